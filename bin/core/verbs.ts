@@ -1,0 +1,64 @@
+import { z } from 'zod'
+import { analyse, analyseInputSchema, NoExactAnalysis } from '@/core/analysis/analyse'
+import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
+import { games } from '@/core/games'
+import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
+import { ContradictoryLimits } from '@/core/grouping/units'
+
+/** What each verb answers. A verb throws a ZodError for bad input, anything else for a fault of ours. */
+export const verbs: Record<string, (input: unknown) => unknown> = {
+  games: (input) => {
+    z.object({}).parse(input)
+    return {
+      games: games.map(({ id, title, players, levels }) => ({
+        id,
+        title,
+        players,
+        levels: levels.map((level) => ({ id: level.id, title: level.title, params: level.params })),
+      })),
+    }
+  },
+
+  analyse: (input) => {
+    const parsed = analyseInputSchema.parse(input)
+    const analysis = asInputProblem('method', () => analyse(parsed))
+    const { set, minutes } = analysis
+    return {
+      ...analysis,
+      set: set && { ...set, distribution: Array.from(set.distribution) },
+      minutes: minutes && { ...minutes, seconds: undefined },
+    }
+  },
+
+  estimate: (input) => estimate(estimateInputSchema.parse(input)),
+
+  group: (input) => {
+    const parsed = groupInputSchema.parse(input)
+    const problem = problemOf(parsed)
+    const made = asInputProblem('groups', () => makeGroups(problem))
+    const id = (child: number) => problem.children[child]
+    return {
+      groups: made.groups.map(({ level, children }) => ({ level: problem.levels[level], children: children.map(id) })),
+      cost: made.cost,
+      lowerBound: made.lowerBound,
+      fit: made.fitting / problem.children.length,
+      moved: made.moved.map(id),
+    }
+  },
+}
+
+/** What the core refuses on grounds of the input, told like any other problem with the input. */
+function asInputProblem<T>(path: string, run: () => T): T {
+  try {
+    return run()
+  } catch (error) {
+    if (error instanceof NoExactAnalysis) throw inputProblems(path, [error.message])
+    if (error instanceof ContradictoryLimits)
+      throw inputProblems(path, error.contradictions.map((contradiction) => `contradiction: ${JSON.stringify(contradiction)}`))
+    throw error
+  }
+}
+
+function inputProblems(path: string, messages: string[]): z.ZodError {
+  return new z.ZodError(messages.map((message) => ({ code: 'custom', path: [path], message, input: undefined })))
+}

@@ -1,0 +1,13 @@
+/** Unit tests stand beside the file they check; browser tests live in e2e/ and have their own configuration. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/bin'],
+  transform: {
+    '^.+\\.(t|j)sx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(pure-rand|d3-.*|internmap)/)'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+}

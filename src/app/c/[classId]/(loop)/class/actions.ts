@@ -1,0 +1,24 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import { answer } from '@/server/answer'
+import { addChildren, place, saveLinks } from '@/server/classes'
+import { currentViewer } from '@/server/viewer'
+
+export async function placeAction(input: Parameters<typeof place>[1]) {
+  const done = await answer(place(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function addChildrenAction(input: Parameters<typeof addChildren>[1]) {
+  const done = await answer(addChildren(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function linksAction(input: Parameters<typeof saveLinks>[1]) {
+  const done = await answer(saveLinks(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}

@@ -1,0 +1,24 @@
+import type { Metadata } from 'next'
+import { games } from '@/core/games'
+import { groupsPage } from '@/server/groups'
+import { currentViewer } from '@/server/viewer'
+import { GroupsPage } from '@/ui/groups/groups-page'
+import { proposeAction, saveGroupsAction, suggestMovesAction } from './actions'
+
+export const metadata: Metadata = { title: 'Groups' }
+
+export default async function Groups({ params }: { params: Promise<{ classId: string }> }) {
+  const { classId } = await params
+  const page = await groupsPage(currentViewer(), { classId })
+  return (
+    <GroupsPage
+      key={`${page.version?.number ?? 0} ${page.children.length}`}
+      classId={classId}
+      page={page}
+      games={games.map(({ id, title }) => ({ id, title }))}
+      propose={proposeAction}
+      save={saveGroupsAction}
+      suggest={suggestMovesAction}
+    />
+  )
+}

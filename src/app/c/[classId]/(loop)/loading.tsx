@@ -1,0 +1,7 @@
+export default function Loading() {
+  return (
+    <p className="muted" role="status">
+      One moment …
+    </p>
+  )
+}

@@ -1,0 +1,42 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { planPage } from '@/server/plan'
+import { currentViewer } from '@/server/viewer'
+import { PlanEditor } from '@/ui/plan/plan-editor'
+import { previewAction, savePlanAction } from './actions'
+
+export const metadata: Metadata = { title: 'Plan' }
+
+interface Props {
+  params: Promise<{ classId: string }>
+  searchParams: Promise<{ add?: string }>
+}
+
+export default async function Plan({ params, searchParams }: Props) {
+  const { classId } = await params
+  const { add } = await searchParams
+  const page = await planPage(currentViewer(), { classId })
+  if (!page.view)
+    return (
+      <div className="empty">
+        <h1>Groups come before the plan</h1>
+        <p>The plan gives every group a station in every slot, at the level that fits it.</p>
+        <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
+          To groups
+        </Link>
+      </div>
+    )
+  return (
+    <PlanEditor
+      key={page.session?.id ?? 'new'}
+      classId={classId}
+      view={page.view}
+      session={page.session}
+      today={page.today}
+      games={page.games}
+      add={page.games.some(({ id }) => id === add) ? add : undefined}
+      preview={previewAction}
+      save={savePlanAction}
+    />
+  )
+}

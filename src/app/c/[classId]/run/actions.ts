@@ -1,0 +1,16 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import { answer } from '@/server/answer'
+import { markAbsent, tapClock } from '@/server/run'
+import { currentViewer } from '@/server/viewer'
+
+export async function clockAction(input: Parameters<typeof tapClock>[1]) {
+  const done = await answer(tapClock(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function absentAction(input: Parameters<typeof markAbsent>[1]) {
+  return answer(markAbsent(currentViewer(), input))
+}

@@ -1,0 +1,43 @@
+/** A distribution over whole numbers: `mass[i]` is the probability of `from + i`. */
+export interface Distribution {
+  from: number
+  mass: Float64Array
+}
+
+export function mean({ from, mass }: Distribution): number {
+  let sum = 0
+  for (let i = 0; i < mass.length; i++) sum += (from + i) * mass[i]
+  return sum
+}
+
+/** P(value ≤ limit). */
+export function cumulative({ from, mass }: Distribution, limit: number): number {
+  let sum = 0
+  for (let i = 0; i < mass.length && from + i <= limit; i++) sum += mass[i]
+  return Math.min(1, sum)
+}
+
+/**
+ * The smallest value t with P(value ≤ t) ≥ q.
+ *
+ * Sums of binary fractions can fall short of q by a rounding error, so q is met within 1e-12.
+ */
+export function percentile({ from, mass }: Distribution, q: number): number {
+  let sum = 0
+  for (let i = 0; i < mass.length; i++) {
+    sum += mass[i]
+    if (sum >= q - 1e-12) return from + i
+  }
+  return from + mass.length - 1
+}
+
+/** The distribution of the sum of two independent values. */
+export function convolve(a: Distribution, b: Distribution): Distribution {
+  const mass = new Float64Array(a.mass.length + b.mass.length - 1)
+  for (let i = 0; i < a.mass.length; i++) {
+    const p = a.mass[i]
+    if (p === 0) continue
+    for (let j = 0; j < b.mass.length; j++) mass[i + j] += p * b.mass[j]
+  }
+  return { from: a.from + b.from, mass }
+}

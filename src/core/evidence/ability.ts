@@ -1,0 +1,95 @@
+/**
+ * What is believed about one child on one strand: a density over ability θ (logits) on a grid.
+ *
+ * Grid points are the middles of cells; from the lowest difficulty − 8 to the highest + 8.
+ */
+export interface Ability {
+  /** θ of the first point. */
+  from: number
+  /** Probability of each cell; sums to 1. */
+  mass: Float64Array
+}
+
+export const gridStep = 0.02
+const margin = 8
+
+/** The density with normal shape, cut to the grid and renormalised. `mean`, `sd` in logits. */
+export function normalAbility(difficulties: readonly number[], prior: { mean: number; sd: number }): Ability {
+  const from = Math.min(...difficulties) - margin
+  const points = Math.round((Math.max(...difficulties) + margin - from) / gridStep) + 1
+  const mass = new Float64Array(points)
+  for (let i = 0; i < points; i++) {
+    const z = (from + i * gridStep - prior.mean) / prior.sd
+    mass[i] = Math.exp((-z * z) / 2)
+  }
+  return normalised({ from, mass })
+}
+
+/** Each cell weighted with `likelihood(θ)`. */
+export function weighted({ from, mass }: Ability, likelihood: (theta: number) => number): Ability {
+  return normalised({ from, mass: mass.map((p, i) => p * likelihood(from + i * gridStep)) })
+}
+
+/** Ability after normal drift of `sd` logits: mass that leaves the grid is dropped. */
+export function drifted({ from, mass }: Ability, sd: number): Ability {
+  if (sd <= 0) return { from, mass }
+  const reach = Math.min(mass.length - 1, Math.ceil((10 * sd) / gridStep))
+  const kernel = new Float64Array(reach + 1)
+  for (let k = 0; k <= reach; k++) kernel[k] = Math.exp(-((k * gridStep) ** 2) / (2 * sd * sd))
+  const after = new Float64Array(mass.length)
+  for (let i = 0; i < mass.length; i++) {
+    const p = mass[i]
+    if (p === 0) continue
+    const low = Math.max(0, i - reach)
+    const high = Math.min(mass.length - 1, i + reach)
+    for (let j = low; j <= high; j++) after[j] += p * kernel[Math.abs(i - j)]
+  }
+  return normalised({ from, mass: after })
+}
+
+export function abilityMean({ from, mass }: Ability): number {
+  let sum = 0
+  for (let i = 0; i < mass.length; i++) sum += (from + i * gridStep) * mass[i]
+  return sum
+}
+
+export function abilitySd(ability: Ability): number {
+  const centre = abilityMean(ability)
+  let sum = 0
+  for (let i = 0; i < ability.mass.length; i++) sum += (ability.from + i * gridStep - centre) ** 2 * ability.mass[i]
+  return Math.sqrt(sum)
+}
+
+/** E[f(θ)]. */
+export function expectation({ from, mass }: Ability, f: (theta: number) => number): number {
+  let sum = 0
+  for (let i = 0; i < mass.length; i++) sum += f(from + i * gridStep) * mass[i]
+  return sum
+}
+
+/** P(θ ≤ limit), linear inside a cell. */
+export function abilityBelow({ from, mass }: Ability, limit: number): number {
+  const position = (limit - (from - gridStep / 2)) / gridStep
+  if (position <= 0) return 0
+  const cell = Math.floor(position)
+  let sum = 0
+  for (let i = 0; i < Math.min(cell, mass.length); i++) sum += mass[i]
+  if (cell >= mass.length) return 1
+  return sum + (position - cell) * mass[cell]
+}
+
+/** The θ with P(below θ) = q, linear inside a cell. */
+export function abilityPercentile({ from, mass }: Ability, q: number): number {
+  let sum = 0
+  for (let i = 0; i < mass.length; i++) {
+    if (sum + mass[i] >= q && mass[i] > 0) return from - gridStep / 2 + (i + (q - sum) / mass[i]) * gridStep
+    sum += mass[i]
+  }
+  return from + (mass.length - 0.5) * gridStep
+}
+
+function normalised({ from, mass }: Ability): Ability {
+  const total = mass.reduce((sum, p) => sum + p, 0)
+  if (!(total > 0)) throw new RangeError('The evidence contradicts the whole ability scale.')
+  return { from, mass: mass.map((p) => p / total) }
+}

@@ -1,0 +1,218 @@
+import { z } from 'zod'
+import type { Chance } from '../chance/chance'
+import { anyMove, defineGame, type GameState, type Sink, type Variant } from './game'
+import { cardsSchema, diceSchema, pack, without } from './source'
+
+const square = z.number().int().min(0).max(1000)
+
+const paramsSchema = z
+  .object({
+    start: square,
+    goal: square,
+    source: z.discriminatedUnion('kind', [
+      /** From `oneDieWithin` squares left only one of the dice is rolled. */
+      diceSchema.extend({ oneDieWithin: z.number().int().min(1).max(50).nullable().default(null) }),
+      cardsSchema,
+    ]),
+    finish: z.enum(['exact', 'pass', 'bounce']).default('exact'),
+    /** Write the number sentence of every go. */
+    record: z.boolean().default(false),
+    /** Say before the round how many rolls it will take. */
+    predict: z.boolean().default(false),
+  })
+  .refine(({ start, goal }) => start !== goal, { path: ['goal'], error: 'The goal is the start square.' })
+
+type Params = z.infer<typeof paramsSchema>
+
+interface State extends GameState {
+  params: Params
+  positions: readonly number[]
+  /** Cards each player still holds unused; empty with dice. */
+  packs: readonly (readonly number[])[]
+  /** What the go turned up, one number a die. */
+  thrown: readonly number[]
+  started: boolean
+}
+
+/** Squares to move, and the squares then left to the goal. */
+interface Move {
+  squares: number
+}
+
+interface View {
+  position: number
+  left: number
+  thrown: readonly number[]
+}
+
+const left = ({ params, positions }: State, player: number) => Math.abs(params.goal - positions[player])
+
+function setup(params: Params, players: number): State {
+  const cards = params.source.kind === 'cards' ? pack(params.source) : []
+  return {
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    positions: Array<number>(players).fill(params.start),
+    packs: Array<readonly number[]>(players).fill(cards),
+    thrown: [],
+    started: false,
+  }
+}
+
+function roll(state: State, chance: Chance, sink?: Sink): State {
+  const { params, turn: player } = state
+  if (params.predict && !state.started) sink?.({ kind: 'predicted', player })
+  const started = state.started || player === state.players - 1
+  if (params.source.kind === 'dice') {
+    const { count, oneDieWithin } = params.source
+    const dice = oneDieWithin !== null && left(state, player) <= oneDieWithin ? 1 : count
+    const thrown: number[] = []
+    for (let die = 0; die < dice; die++) thrown.push(chance.int(1, 6))
+    sink?.({ kind: 'rolled', player, faces: thrown })
+    return { ...state, thrown, started }
+  }
+  const held = state.packs[player].length > 0 ? state.packs[player] : pack(params.source)
+  const index = chance.int(0, held.length - 1)
+  sink?.({ kind: 'drew', player, card: held[index] })
+  const packs = state.packs.with(player, without(held, index))
+  return { ...state, packs, thrown: [held[index]], started }
+}
+
+function moves(state: State): readonly Move[] {
+  const squares = sum(state.thrown)
+  if (squares === 0) return []
+  if (state.params.finish === 'exact' && squares > left(state, state.turn)) return []
+  return [{ squares }]
+}
+
+function play(state: State, move: Move | null, sink?: Sink): State {
+  const { params, turn: player } = state
+  const from = state.positions[player]
+  let positions = state.positions
+  if (move === null) {
+    // A zero is still worked out ("seven and none is seven"); a number that does not fit is only judged.
+    if (sum(state.thrown) === 0) tell(sink, params, player, from, 0, state.thrown)
+    else sink?.({ kind: 'waited', player })
+  } else {
+    const towards = Math.min(move.squares, left(state, player))
+    const beyond = move.squares - towards
+    tell(sink, params, player, from, towards, beyond === 0 ? state.thrown : [towards])
+    let to = step(params, from, towards)
+    if (beyond > 0 && params.finish === 'bounce') {
+      // Reflected at the goal, and never further back than the start.
+      const back = Math.min(beyond, Math.abs(params.goal - params.start))
+      tell(sink, params, player, to, -back, [back])
+      to = step(params, to, -back)
+    }
+    sink?.({ kind: 'moved', player, from, to, squares: move.squares })
+    positions = positions.with(player, to)
+  }
+  const ended = positions[player] === params.goal
+  sink?.({ kind: 'handed-over', player })
+  if (ended) sink?.({ kind: 'ended', player })
+  return { ...state, positions, thrown: [], ended, turn: (player + 1) % state.players }
+}
+
+/** `squares` on towards the goal, or back if negative. */
+function step({ start, goal }: Params, from: number, squares: number): number {
+  return from + Math.sign(goal - start) * squares
+}
+
+/** The sum or difference of a go, said aloud and written if sentences are kept. */
+function tell(sink: Sink | undefined, params: Params, player: number, from: number, squares: number, addends: readonly number[]) {
+  if (!sink) return
+  const to = step(params, from, squares)
+  const plus = squares === 0 ? params.goal > params.start : to > from
+  const b = Math.abs(squares)
+  const item = { op: plus ? ('add' as const) : ('subtract' as const), a: from, b, answer: to }
+  sink({ kind: 'answered', player, item, steps: b })
+  if (params.record) {
+    const sign = plus ? ' + ' : ' − '
+    sink({ kind: 'wrote', player, what: 'sentence', text: `${[from, ...addends].join(sign)} = ${to}` })
+  }
+}
+
+const sum = (numbers: readonly number[]) => numbers.reduce((total, n) => total + n, 0)
+
+const dice = (count: number, oneDieWithin: number | null = null) => ({ kind: 'dice' as const, count, oneDieWithin })
+const cards = { kind: 'cards' as const, low: 0, high: 10 }
+const level = (id: string, title: string, start: number, goal: number, source: Params['source']) => ({
+  id,
+  title,
+  params: { start, goal, source, finish: 'exact' as const, record: false, predict: false },
+})
+
+function variants(params: Params): Variant<Params>[] {
+  const found: Variant<Params>[] = []
+  if (params.finish !== 'pass') found.push({ change: 'let-passing-count', params: { ...params, finish: 'pass' } })
+  if (params.finish === 'exact') found.push({ change: 'bounce-back', params: { ...params, finish: 'bounce' } })
+  if (params.source.kind === 'dice' && params.source.count > 1 && params.source.oneDieWithin === null)
+    found.push({ change: 'one-die-near-goal', params: { ...params, source: { ...params.source, oneDieWithin: 6 } } })
+  return found
+}
+
+export const landfall = defineGame<Params, State, Move, View>({
+  id: 'landfall',
+  title: 'Landfall',
+  summary: 'Count on along a track and land exactly on the goal.',
+  params: paramsSchema,
+  levels: [
+    level('to-10-die', '0 to 10, one die', 0, 10, dice(1)),
+    level('to-10-cards', '0 to 10, cards', 0, 10, cards),
+    level('back-10', '10 to 0, one die', 10, 0, dice(1)),
+    level('to-15-cards', '0 to 15, cards', 0, 15, cards),
+    level('to-20-die', '0 to 20, one die', 0, 20, dice(1)),
+    level('to-20-cards', '0 to 20, cards', 0, 20, cards),
+    level('back-20', '20 to 0, one die', 20, 0, dice(1)),
+    level('20-to-50', '20 to 50, two dice', 20, 50, dice(2, 6)),
+    level('to-100', '0 to 100, two dice', 0, 100, dice(2, 6)),
+    level('back-100', '100 to 0, two dice', 100, 0, dice(2, 6)),
+  ],
+  players: { min: 1, max: 4, typical: 2 },
+  interaction: 'race',
+  goes: 'alternate',
+  setup,
+  roll,
+  moves,
+  play,
+  view: (state, player) => ({ position: state.positions[player], left: left(state, player), thrown: state.thrown }),
+  choose: { novice: anyMove, planner: anyMove },
+  key: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
+  variants,
+  materials: ({ start, goal, source, record }) => [
+    { item: `track ${Math.min(start, goal)} to ${Math.max(start, goal)}`, perPlayer: 1 },
+    { item: 'marker', perPlayer: 1, loose: true },
+    source.kind === 'dice'
+      ? { item: 'die', perSet: source.count }
+      : { item: `card pack ${source.low} to ${source.high}`, perPlayer: 1 },
+    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+  ],
+  texts: {
+    rules: [
+      'Put your marker on the start square.',
+      'Roll or draw. Count on from the square after your marker.',
+      'Say “from, add, lands on”.',
+      'Too many to fit? Stay, and pass the go on.',
+      'Land exactly on the goal to win.',
+    ],
+    lookFors: [
+      'Starts on the next square, not on the own one?',
+      'Keeps the first number in the head?',
+      'Judges “does it still fit?” before counting?',
+      'Counts steps, not the square stood on?',
+      'Stays on a zero and can say why?',
+    ],
+    misconceptions: [
+      { seen: 'Counts the square the marker stands on as one.', ask: 'Where are you now? Which square comes next?' },
+      { seen: 'Starts again from the first square every go.', ask: 'You are on 6. Do we need to count those again?' },
+      { seen: 'Moves one square on a zero.', ask: 'Show me none with your fingers. Where does the marker go?' },
+    ],
+    talk: 'How did you know where you would land before you moved?',
+    cautions: ['Small parts: keep markers and dice away from children who mouth objects.'],
+    homeVersion: 'Draw a row of numbers, use a button as marker and one die.',
+    finishEarly: 'Play again from the goal back to the start.',
+  },
+  room: { noise: 1, floor: 0, adult: false, alone: true, together: false, win: true },
+})

@@ -1,0 +1,162 @@
+import { z } from 'zod'
+import type { Chance } from '../chance/chance'
+import { anyMove, defineGame, type GameState, type Sink, type Variant } from './game'
+import { pack, without } from './source'
+
+const paramsSchema = z
+  .object({
+    target: z.number().int().min(1).max(1000),
+    /** Cards `low, low + by, … high`, each once. */
+    cards: z.object({
+      low: z.number().int().min(0).max(1000),
+      high: z.number().int().min(0).max(1000),
+      by: z.number().int().min(1).max(100).default(1),
+    }),
+    /** Cards turned in a game; null: the whole pack. */
+    turn: z.number().int().min(1).max(200).nullable().default(null),
+    record: z.boolean().default(false),
+  })
+  .refine(({ cards }) => cards.low <= cards.high, {
+    path: ['cards', 'high'],
+    error: 'The highest card is below the lowest.',
+  })
+  .refine(({ cards, target }) => cards.high <= target, {
+    path: ['cards', 'high'],
+    error: 'A card above the target has no gap.',
+  })
+
+type Params = z.infer<typeof paramsSchema>
+
+interface State extends GameState {
+  params: Params
+  packLeft: readonly number[]
+  turned: number
+  card: number | null
+}
+
+interface Move {
+  gap: number
+}
+
+interface View {
+  target: number
+  card: number
+}
+
+const goesOf = ({ cards, turn }: Params) => Math.min(turn ?? Infinity, pack(cards).length)
+
+function setup(params: Params, players: number): State {
+  return { params, players, turn: 0, ended: false, packLeft: pack(params.cards), turned: 0, card: null }
+}
+
+function roll(state: State, chance: Chance, sink?: Sink): State {
+  const index = chance.int(0, state.packLeft.length - 1)
+  const card = state.packLeft[index]
+  sink?.({ kind: 'drew', player: state.turn, card })
+  return { ...state, packLeft: without(state.packLeft, index), card }
+}
+
+function play(state: State, move: Move | null, sink?: Sink): State {
+  const { params, card, turn: player } = state
+  if (move === null || card === null) throw new Error('The Gap has a move in every go.')
+  if (sink) {
+    sink({
+      kind: 'answered',
+      player,
+      item: { op: 'missing', part: card, whole: params.target, answer: move.gap },
+      steps: countUp(card, params.target),
+    })
+    if (params.record)
+      sink({ kind: 'wrote', player, what: 'sentence', text: `${card} + ${move.gap} = ${params.target}` })
+  }
+  const turned = state.turned + 1
+  const ended = turned >= goesOf(params)
+  sink?.({ kind: 'handed-over', player })
+  if (ended) sink?.({ kind: 'ended', player })
+  return { ...state, card: null, turned, ended, turn: (player + 1) % state.players }
+}
+
+/**
+ * Counts needed to go up from the card to the target: by ones to the next ten, by tens, by ones.
+ * From 27 to 46: 3 ones, 1 ten, 6 ones.
+ */
+function countUp(card: number, target: number): number {
+  const gap = target - card
+  const toTen = (10 - (card % 10)) % 10
+  if (gap <= 10 || gap <= toTen) return gap
+  const rest = gap - toTen
+  return toTen + Math.floor(rest / 10) + (rest % 10)
+}
+
+function variants(params: Params): Variant<Params>[] {
+  const now = goesOf(params)
+  return [0.75, 0.5]
+    .map((share) => Math.round(now * share))
+    .filter((turn) => turn >= 4)
+    .map((turn) => ({ change: 'fewer-cards', amount: turn, params: { ...params, turn } }))
+}
+
+const level = (id: string, title: string, target: number, low: number, high: number, by = 1, turn: number | null = null) => ({
+  id,
+  title,
+  params: { target, cards: { low, high, by }, turn, record: false },
+})
+
+export const theGap = defineGame<Params, State, Move, View>({
+  id: 'the-gap',
+  title: 'The Gap',
+  summary: 'Turn a card and say what is missing to the target.',
+  params: paramsSchema,
+  levels: [
+    level('to-5', 'to 5', 5, 0, 5),
+    level('to-10', 'to 10', 10, 0, 10),
+    level('to-20', 'to 20', 20, 0, 20),
+    level('to-100-tens', 'to 100, tens', 100, 0, 100, 10),
+    level('to-23', 'to 23', 23, 3, 22),
+    level('to-46', 'to 46', 46, 10, 45, 1, 20),
+    level('to-50', 'to 50', 50, 0, 50, 1, 20),
+    level('to-100', 'to 100', 100, 0, 100, 1, 20),
+  ],
+  players: { min: 1, max: 4, typical: 2 },
+  interaction: 'shared',
+  goes: 'alternate',
+  setup,
+  roll,
+  moves: ({ params, card }) => (card === null ? [] : [{ gap: params.target - card }]),
+  play,
+  view: ({ params, card }) => ({ target: params.target, card: card ?? 0 }),
+  choose: { novice: anyMove, planner: anyMove },
+  key: ({ packLeft }) => packLeft.join(),
+  fixedGoes: goesOf,
+  variants,
+  materials: ({ target, cards, record }) => [
+    { item: `card pack ${cards.low} to ${cards.high}${cards.by > 1 ? ` in ${cards.by}s` : ''}`, perSet: 1 },
+    { item: `target card ${target}`, perSet: 1 },
+    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+  ],
+  texts: {
+    rules: [
+      'Put the target card where all can see it.',
+      'Turn a card.',
+      'Say what is missing to the target, and how you knew.',
+      'Partner agrees? Keep the card. Not yet? Work it out together.',
+      'Done when all cards are turned.',
+    ],
+    lookFors: [
+      'Knows it, or counts up on fingers?',
+      'Counts the gap, not the card it starts from?',
+      'Uses one answer to find the next (6 and 4, so 7 and 3)?',
+      'Goes through the next ten when the gap is large?',
+    ],
+    misconceptions: [
+      { seen: 'Adds the card and the target.', ask: 'Is the card a part or the whole? Where is the whole?' },
+      { seen: 'Is one too many: counts the card itself.', ask: 'You have 6 already. What is the first number you still need?' },
+      { seen: 'For 27 to 46 says 21: tens and ones apart.', ask: 'How far is it to 30? And from there?' },
+    ],
+    talk: 'How did you know? Did anyone find it another way?',
+    cautions: [],
+    homeVersion: 'Use playing cards 1 to 10 without the picture cards; an ace stands for one.',
+    finishEarly: 'Lay the pairs that belong together side by side.',
+  },
+  room: { noise: 1, floor: 0, adult: false, alone: true, together: true, win: false },
+})

@@ -1,0 +1,204 @@
+import { z } from 'zod'
+import type { Chance } from '../chance/chance'
+import { anyMove, defineGame, type GameState, type Sink, type Variant } from './game'
+import { diceSchema, spinnerSchema } from './source'
+
+const sourceSchema = z.discriminatedUnion('kind', [diceSchema, spinnerSchema])
+const pickSchema = z.enum(['total', 'die-or-total'])
+
+const paramsSchema = z
+  .object({
+    source: sourceSchema,
+    /** Towers that end the game; null: one on every space. */
+    spaces: z.number().int().min(1).max(20).nullable().default(null),
+    /** A number whose tower stands already: wait, or build on an empty space next to it. */
+    taken: z.enum(['wait', 'neighbour']).default('wait'),
+    /** With several dice: build the total, or one die or the total as you like. */
+    pick: pickSchema.default('total'),
+    /** Cooperative, or most towers in an own colour wins. */
+    score: z.enum(['together', 'own-colours']).default('together'),
+    /** Write the numeral beside the tower. */
+    record: z.boolean().default(false),
+  })
+  .refine((params) => params.spaces === null || params.spaces <= board(params).length, {
+    path: ['spaces'],
+    error: 'The board has fewer spaces than that.',
+  })
+
+type Params = z.infer<typeof paramsSchema>
+type Rolls = { source: z.infer<typeof sourceSchema>; pick: z.infer<typeof pickSchema> }
+
+interface State extends GameState {
+  params: Params
+  /** Whose tower stands on each space of the board; −1: none. */
+  towers: readonly number[]
+  thrown: readonly number[]
+}
+
+/** Build on the space of this number. */
+interface Move {
+  space: number
+  cubes: number
+}
+
+interface View {
+  board: readonly number[]
+  empty: readonly number[]
+  source: Params['source']
+}
+
+/** One space for each number the source can give. */
+function board({ source, pick }: Rolls): number[] {
+  const low = source.kind === 'dice' && pick === 'total' ? source.count : 1
+  const high = source.kind === 'dice' ? 6 * source.count : source.sectors
+  return Array.from({ length: high - low + 1 }, (_, index) => low + index)
+}
+
+const built = ({ towers }: State) => towers.filter((owner) => owner >= 0).length
+
+function setup(params: Params, players: number): State {
+  return { params, players, turn: 0, ended: false, towers: board(params).map(() => -1), thrown: [] }
+}
+
+function roll(state: State, chance: Chance, sink?: Sink): State {
+  const { params, turn: player } = state
+  if (params.source.kind === 'spinner') {
+    const sector = chance.int(1, params.source.sectors)
+    sink?.({ kind: 'spun', player, sector })
+    return { ...state, thrown: [sector] }
+  }
+  const thrown: number[] = []
+  for (let die = 0; die < params.source.count; die++) thrown.push(chance.int(1, 6))
+  sink?.({ kind: 'rolled', player, faces: thrown })
+  return { ...state, thrown }
+}
+
+function moves(state: State): readonly Move[] {
+  const { params, thrown, towers } = state
+  const total = thrown.reduce((sum, face) => sum + face, 0)
+  const numbers = params.pick === 'total' ? [total] : [...new Set([...thrown, total])]
+  const spaces = board(params)
+  const found = new Map<number, Move>()
+  for (const number of numbers) {
+    const index = spaces.indexOf(number)
+    const open = towers[index] < 0 ? [index] : params.taken === 'neighbour' ? [index - 1, index + 1] : []
+    for (const at of open) if (towers[at] === -1) found.set(at, { space: spaces[at], cubes: spaces[at] })
+  }
+  return [...found.values()]
+}
+
+function play(state: State, move: Move | null, sink?: Sink): State {
+  const { params, turn: player } = state
+  const spaces = board(params)
+  let towers = state.towers
+  if (move === null) {
+    sink?.({ kind: 'waited', player })
+  } else {
+    const { space, cubes } = move
+    sink?.({ kind: 'answered', player, item: { op: 'numeral', answer: space }, steps: 0 })
+    sink?.({ kind: 'answered', player, item: { op: 'count', answer: cubes }, steps: cubes })
+    sink?.({ kind: 'built', player, cubes, space })
+    if (params.record) sink?.({ kind: 'wrote', player, what: 'numeral', text: String(space) })
+    towers = towers.with(spaces.indexOf(space), params.score === 'own-colours' ? player : 0)
+  }
+  const next = { ...state, towers, thrown: [], turn: (player + 1) % state.players }
+  const ended = built(next) >= (params.spaces ?? spaces.length)
+  sink?.({ kind: 'handed-over', player })
+  if (ended) sink?.({ kind: 'ended', player })
+  return { ...next, ended }
+}
+
+/** Chances in all equally likely rolls that give this number: rare ones are worth taking first. */
+function ways(source: Params['source'], number: number): number {
+  if (source.kind === 'spinner') return 1
+  let counts = new Map([[0, 1]])
+  for (let die = 0; die < source.count; die++) {
+    const next = new Map<number, number>()
+    for (const [total, count] of counts)
+      for (let face = 1; face <= 6; face++) next.set(total + face, (next.get(total + face) ?? 0) + count)
+    counts = next
+  }
+  return counts.get(number) ?? 0
+}
+
+/** Builds where the number comes up most rarely as a total, so that the common ones stay open. */
+function rarestFirst({ source }: View, options: readonly Move[]): Move {
+  return options.reduce((best, move) => (ways(source, move.space) < ways(source, best.space) ? move : best))
+}
+
+function variants(params: Params): Variant<Params>[] {
+  const all = board(params).length
+  const now = params.spaces ?? all
+  const found: Variant<Params>[] = []
+  for (const share of [0.75, 0.5]) {
+    const spaces = Math.round(all * share)
+    if (spaces < now && spaces >= 2) found.push({ change: 'fewer-spaces', amount: spaces, params: { ...params, spaces } })
+  }
+  if (params.taken === 'wait') found.push({ change: 'use-neighbour', params: { ...params, taken: 'neighbour' } })
+  return found
+}
+
+const level = (id: string, title: string, source: Params['source']) => ({
+  id,
+  title,
+  params: paramsSchema.parse({ source }),
+})
+
+export const towerBay = defineGame<Params, State, Move, View>({
+  id: 'tower-bay',
+  title: 'Tower Bay',
+  summary: 'Find the numeral you rolled, build that tower and stand it there.',
+  params: paramsSchema,
+  levels: [
+    level('spinner-5', '1 to 5, spinner', { kind: 'spinner', sectors: 5 }),
+    level('die', '1 to 6, one die', { kind: 'dice', count: 1 }),
+    level('spinner-10', '1 to 10, spinner', { kind: 'spinner', sectors: 10 }),
+    level('two-dice', '2 to 12, two dice', { kind: 'dice', count: 2 }),
+  ],
+  players: { min: 1, max: 4, typical: 3 },
+  interaction: 'shared',
+  goes: 'alternate',
+  setup,
+  roll,
+  moves,
+  play,
+  view: ({ params, towers }) => {
+    const spaces = board(params)
+    return { board: spaces, empty: spaces.filter((_, index) => towers[index] < 0), source: params.source }
+  },
+  choose: { novice: anyMove, planner: rarestFirst },
+  // Whose tower it is changes the score, not how the game goes on.
+  key: ({ towers }) => towers.map((owner) => (owner < 0 ? '.' : '#')).join(''),
+  variants,
+  materials: (params) => [
+    { item: `tower board ${board(params)[0]} to ${board(params).at(-1)}`, perSet: 1 },
+    { item: 'cube', perSet: board(params).reduce((sum, number) => sum + number, 0), loose: true },
+    params.source.kind === 'dice' ? { item: 'die', perSet: params.source.count } : { item: 'spinner', perSet: 1 },
+    ...(params.record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+  ],
+  texts: {
+    rules: [
+      'Roll or spin and say the number.',
+      'Find its space on the board.',
+      'Build a tower of that many cubes and stand it there.',
+      'Tower there already? Pass the go on.',
+      'Done when every space has its tower.',
+    ],
+    lookFors: [
+      'Touches each cube once while counting?',
+      'Stops at the number without being told?',
+      'Finds the numeral at once, or counts along the board?',
+      'Says how many without counting the dots?',
+    ],
+    misconceptions: [
+      { seen: 'Counts on past the number while the hands keep going.', ask: 'Which number did you roll? When do you stop?' },
+      { seen: 'Puts the tower of six on nine.', ask: 'How do you tell these two apart? Which way is up?' },
+      { seen: 'Counts the tower again after it was moved.', ask: 'Did you add a cube? So how many are there now?' },
+    ],
+    talk: 'Which tower is one taller than this one? How do you know without counting?',
+    cautions: ['Small parts: keep cubes and dice away from children who mouth objects.'],
+    homeVersion: 'Write 1 to 6 on paper and build with blocks or pasta shapes. Pasta: mind allergies, and do not eat it.',
+    finishEarly: 'Put the towers in order and say which is one more.',
+  },
+  room: { noise: 2, floor: 0, adult: false, alone: true, together: true, win: true },
+})

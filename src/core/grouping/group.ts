@@ -1,0 +1,131 @@
+import { z } from 'zod'
+import { logistic } from '../evidence/observation'
+import { matchGroups } from './identity'
+import {
+  bandSchema,
+  cheapestLevel,
+  childrenFitting,
+  groupingProblem,
+  limitsSchema,
+  type Grouping,
+  type GroupingProblem,
+} from './problem'
+import { search } from './search'
+import { cutSorted } from './sorted'
+import { ContradictoryLimits, unitsOf, type Units } from './units'
+
+/**
+ * Groups and levels chosen together at the least cost the search finds; proved least where one
+ * strand decides and nothing but sizes limits the groups.
+ * @throws {ContradictoryLimits}
+ */
+export function makeGroups(problem: GroupingProblem): Grouping {
+  const units = unitsOf(problem)
+  const { limits, order } = problem
+  const free = limits.together.length === 0 && limits.apart.length === 0 && Object.keys(limits.locked).length === 0
+  const cut = order && cutSorted(problem, order, limits.groups.count)
+  const bound = cut ? cut.cost : ownLevelBound(problem)
+  if (cut && free && (limits.current === null || limits.moveCost === 0))
+    return finish(problem, renumbered(problem, cut.groups), bound)
+
+  const found = search(problem, units, startsOf(problem, units, cut?.groups))
+  if (!found) throw new ContradictoryLimits([{ kind: 'sizes', children: problem.children.length, least: 0, most: 0 }])
+  const groups = Array.from({ length: limits.groups.count }, (_, g) =>
+    units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
+  )
+  const keepsNumbers = limits.moveCost > 0 || Object.keys(limits.locked).length > 0
+  return finish(problem, keepsNumbers ? groups : renumbered(problem, groups), bound)
+}
+
+/** The grouping that stands, with its levels as they are or, where null, the cheapest. */
+export function presentGrouping(problem: GroupingProblem, groups: number[][], levels: readonly (number | null)[]): Grouping {
+  const made = groups.map((children, g) => ({ level: levels[g] ?? cheapestLevel(problem, children).level, children }))
+  const cost = made.reduce((sum, { level, children }) => sum + children.reduce((s, child) => s + problem.cost[child][level], 0), 0)
+  return { groups: made, cost, lowerBound: 0, fitting: childrenFitting(problem, made), moved: movedOf(problem, groups) }
+}
+
+/** What it would cost if every child played at the own best level. */
+function ownLevelBound({ cost }: GroupingProblem): number {
+  return cost.reduce((sum, row) => sum + Math.min(...row), 0)
+}
+
+/** Where a search may begin: the present groups, and the proved cut if it happens to keep the limits. */
+function startsOf(problem: GroupingProblem, units: Units, cut: number[][] | undefined): Int32Array[] {
+  const { current, groups } = problem.limits
+  const starts: Int32Array[] = []
+  if (current) starts.push(Int32Array.from(units.members, ([child]) => current[problem.children[child]] ?? -1))
+  if (cut) {
+    const numbered = renumbered(problem, cut)
+    starts.push(Int32Array.from(units.members, ([child]) => numbered.findIndex((group) => group.includes(child))))
+  }
+  return starts.filter((start) => {
+    const size = new Int32Array(groups.count)
+    start.forEach((g, unit) => (size[g] += units.members[unit].length))
+    return (
+      start.every((g, unit) => g >= 0 && g < groups.count && (units.locked[unit] < 0 || units.locked[unit] === g)) &&
+      start.every((g, unit) => ![...units.apart[unit]].some((other) => start[other] === g)) &&
+      size.every((children) => children >= groups.min && children <= groups.max)
+    )
+  })
+}
+
+/** Numbered after the present groups by largest overlap; without present groups, as they come. */
+function renumbered({ children, limits }: GroupingProblem, groups: number[][]): number[][] {
+  const { current } = limits
+  if (!current) return groups
+  const names = matchGroups(
+    groups.map((members) => groups.map((_, old) => members.filter((child) => current[children[child]] === old).length)),
+  )
+  const numbered: number[][] = []
+  names.forEach((name, group) => (numbered[name] = groups[group]))
+  return numbered
+}
+
+function movedOf({ children, limits }: GroupingProblem, groups: readonly number[][]): number[] {
+  const { current } = limits
+  if (!current) return []
+  return groups.flatMap((members, g) =>
+    members.filter((child) => current[children[child]] !== undefined && current[children[child]] !== g),
+  )
+}
+
+function finish(problem: GroupingProblem, groups: number[][], lowerBound: number): Grouping {
+  const made = groups.map((children) => ({ level: cheapestLevel(problem, children).level, children }))
+  const moved = movedOf(problem, groups)
+  const cost = groups.reduce((sum, children) => sum + cheapestLevel(problem, children).cost, 0) + problem.limits.moveCost * moved.length
+  return { groups: made, cost, lowerBound: Math.min(lowerBound, cost), fitting: childrenFitting(problem, made), moved }
+}
+
+export const groupInputSchema = limitsSchema
+  .extend({
+    children: z
+      .array(z.object({ id: z.string().min(1), ability: z.number() }))
+      .min(1)
+      .max(60),
+    levels: z
+      .array(z.object({ id: z.string().min(1), difficulty: z.number() }))
+      .min(1)
+      .max(60),
+    band: bandSchema.default([0.7, 0.9]),
+  })
+  .superRefine(({ children }, context) => {
+    const seen = new Set<string>()
+    children.forEach(({ id }, index) => {
+      if (seen.has(id)) context.addIssue({ code: 'custom', path: ['children', index, 'id'], message: `“${id}” is there twice.` })
+      seen.add(id)
+    })
+  })
+
+export type GroupInput = z.infer<typeof groupInputSchema>
+
+/** The problem of the core command line: one ability a child, one difficulty a level. */
+export function problemOf({ children, levels, band, ...limits }: GroupInput): GroupingProblem {
+  return groupingProblem({
+    children: children.map(({ id }) => id),
+    levels: levels.map(({ id }) => id),
+    success: children.map(({ ability }) => levels.map(({ difficulty }) => logistic(ability - difficulty))),
+    band,
+    limits,
+    order: children.map((_, i) => i).sort((a, b) => children[a].ability - children[b].ability || a - b),
+  })
+}

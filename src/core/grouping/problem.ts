@@ -1,0 +1,84 @@
+import { z } from 'zod'
+import { fitCost, inBand, type Band } from './fit-cost'
+
+export const bandSchema = z
+  .tuple([z.number().gt(0).lt(1), z.number().gt(0).lt(1)])
+  .refine(([low, high]) => low < high, { error: 'The band ends before it begins.' })
+
+const pairSchema = z.array(z.string()).min(2).max(40)
+
+export const limitsSchema = z.object({
+  groups: z
+    .object({ count: z.number().int().min(1).max(12), min: z.number().int().min(1), max: z.number().int().min(1) })
+    .refine(({ min, max }) => min <= max, { path: ['max'], error: 'The largest group is smaller than the smallest.' }),
+  together: z.array(pairSchema).default([]),
+  apart: z.array(pairSchema).default([]),
+  /** Child → number of the group the child stays in. */
+  locked: z.record(z.string(), z.number().int().min(0)).default({}),
+  /** Child → number of the present group. */
+  current: z.record(z.string(), z.number().int().min(0)).nullable().default(null),
+  moveCost: z.number().min(0).default(0),
+  seed: z.number().int().default(1),
+  milliseconds: z.number().min(1).max(60_000).default(500),
+})
+
+export type Limits = z.infer<typeof limitsSchema>
+
+/** Children, levels and limits, with the cost of every child at every level worked out. */
+export interface GroupingProblem {
+  children: readonly string[]
+  levels: readonly string[]
+  /** [child][level] predicted success alone. */
+  success: readonly (readonly number[])[]
+  /** [child][level] cost by fit. */
+  cost: readonly (readonly number[])[]
+  band: Band
+  limits: Limits
+  /** Children from least to most able, where one number says so: lets the optimum be proved. */
+  order: readonly number[] | null
+}
+
+export interface Grouping {
+  /** In order of group number; `level` and `children` are indices into the problem. */
+  groups: { level: number; children: number[] }[]
+  cost: number
+  /** No grouping within the limits costs less. */
+  lowerBound: number
+  /** Children inside the band at their group's level. */
+  fitting: number
+  moved: number[]
+}
+
+export function groupingProblem(
+  input: Omit<GroupingProblem, 'cost' | 'order'> & { order?: readonly number[] | null },
+): GroupingProblem {
+  return {
+    ...input,
+    order: input.order ?? null,
+    cost: input.success.map((row) => row.map((p) => fitCost(p, input.band))),
+  }
+}
+
+/** Children inside the band if all play at one level: the best of the levels. */
+export function fittingAtOneLevel({ success, levels, band }: GroupingProblem): { level: number; fitting: number } {
+  const counts = levels.map((_, level) => success.filter((row) => inBand(row[level], band)).length)
+  const fitting = Math.max(...counts)
+  return { level: counts.indexOf(fitting), fitting }
+}
+
+export function childrenFitting({ success, band }: GroupingProblem, groups: Grouping['groups']): number {
+  return groups.reduce(
+    (sum, { level, children }) => sum + children.filter((child) => inBand(success[child][level], band)).length,
+    0,
+  )
+}
+
+/** The level that costs a set of children least; of equal ones the easier. */
+export function cheapestLevel({ cost, levels }: GroupingProblem, children: readonly number[]) {
+  let best = { level: 0, cost: Infinity }
+  for (let level = 0; level < levels.length; level++) {
+    const total = children.reduce((sum, child) => sum + cost[child][level], 0)
+    if (total < best.cost - 1e-12) best = { level, cost: total }
+  }
+  return best
+}

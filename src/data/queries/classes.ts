@@ -1,0 +1,36 @@
+import { and, count, desc, eq, isNull } from 'drizzle-orm'
+import type { YearGroup } from '@/core/evidence/prior'
+import type { Database, Transaction } from '../connection'
+import { adult, classroom, membership, pupil } from '../schema'
+
+export interface ClassCard {
+  id: string
+  name: string
+  yearGroup: YearGroup
+  children: number
+}
+
+/** The classes an adult belongs to, newest first. */
+export async function classesOf(db: Database, adultId: string): Promise<ClassCard[]> {
+  return db
+    .select({ id: classroom.id, name: classroom.name, yearGroup: classroom.yearGroup, children: count(pupil.id) })
+    .from(classroom)
+    .innerJoin(membership, and(eq(membership.classId, classroom.id), eq(membership.adultId, adultId)))
+    .leftJoin(pupil, and(eq(pupil.classId, classroom.id), isNull(pupil.leftAt)))
+    .groupBy(classroom.id)
+    .orderBy(desc(classroom.createdAt))
+}
+
+export async function insertClass(
+  db: Transaction,
+  adultId: string,
+  row: { id: string; name: string; yearGroup: YearGroup; timeZone: string; createdAt?: Date },
+) {
+  await db.insert(classroom).values(row)
+  await db.insert(membership).values({ adultId, classId: row.id, role: 'teacher' })
+}
+
+/** Makes sure the adult exists: one teacher for now. */
+export async function ensureAdult(db: Database | Transaction, row: { id: string; name: string }) {
+  await db.insert(adult).values(row).onConflictDoNothing()
+}

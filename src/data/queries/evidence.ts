@@ -1,0 +1,174 @@
+import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import type { StrandId } from '@/core/skills'
+import { estimate, estimateDay, observation, placement } from '../schema'
+import type { ClassScope } from '../scope'
+
+export type ObservationRow = typeof observation.$inferSelect
+export type EstimateWithDensity = Omit<typeof estimate.$inferSelect, 'classId'>
+
+/** Writes the record once, however often it is sent. True if it was new. */
+export async function insertObservation({ db, classId }: ClassScope, row: Omit<ObservationRow, 'classId' | 'storedAt'>) {
+  const written = await db
+    .insert(observation)
+    .values({ ...row, classId })
+    .onConflictDoNothing()
+    .returning({ id: observation.id })
+  return written.length > 0
+}
+
+/** Records in the order they were made; those taken back or corrected, and the bare take-backs, are left out. */
+function standing(classId: string) {
+  return and(
+    eq(observation.classId, classId),
+    sql`not exists (select 1 from observation later where later.corrects = ${observation.id})`,
+    sql`(${observation.judged} is not null or ${observation.of} is not null)`,
+  )
+}
+
+/** The standing records of these children, oldest first. */
+export function observationsOf({ db, classId }: ClassScope, pupilIds: string[]): Promise<ObservationRow[]> {
+  if (pupilIds.length === 0) return Promise.resolve([])
+  return db
+    .select()
+    .from(observation)
+    .where(and(standing(classId), inArray(observation.pupilId, pupilIds)))
+    .orderBy(asc(observation.schoolDay), asc(observation.madeAt), asc(observation.id))
+}
+
+export function observationById({ db, classId }: ClassScope, id: string) {
+  return db
+    .select()
+    .from(observation)
+    .where(and(eq(observation.classId, classId), eq(observation.id, id)))
+    .then(([row]) => row as ObservationRow | undefined)
+}
+
+export interface SeenRow {
+  pupilId: string
+  strand: StrandId
+  step: number
+  judged: NonNullable<ObservationRow['judged']>
+  schoolDay: string
+}
+
+/** Judgements an adult made, of the whole class, oldest first. */
+export function seenInClass({ db, classId }: ClassScope): Promise<SeenRow[]> {
+  return db
+    .select({
+      pupilId: observation.pupilId,
+      strand: observation.strand,
+      step: observation.step,
+      judged: sql<SeenRow['judged']>`${observation.judged}`,
+      schoolDay: observation.schoolDay,
+    })
+    .from(observation)
+    .where(and(standing(classId), isNotNull(observation.judged), eq(observation.weight, 1)))
+    .orderBy(asc(observation.schoolDay), asc(observation.madeAt))
+}
+
+export function observationsOfVisits({ db, classId }: ClassScope, visitIds: string[]): Promise<ObservationRow[]> {
+  if (visitIds.length === 0) return Promise.resolve([])
+  return db
+    .select()
+    .from(observation)
+    .where(and(standing(classId), inArray(observation.visitId, visitIds)))
+    .orderBy(asc(observation.madeAt))
+}
+
+/** The child's estimate, locked until the transaction ends, so that two devices take turns. */
+export function lockEstimate({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+  return db
+    .select()
+    .from(estimate)
+    .where(and(eq(estimate.classId, classId), eq(estimate.pupilId, pupilId), eq(estimate.strand, strand)))
+    .for('update')
+    .then(([row]) => row as EstimateWithDensity | undefined)
+}
+
+export async function saveEstimates({ db, classId }: ClassScope, rows: EstimateWithDensity[]) {
+  if (rows.length === 0) return
+  await db
+    .insert(estimate)
+    .values(rows.map((row) => ({ ...row, classId })))
+    .onConflictDoUpdate({
+      target: [estimate.pupilId, estimate.strand],
+      set: {
+        day: sql`excluded.day`,
+        mean: sql`excluded.mean`,
+        sd: sql`excluded.sd`,
+        p10: sql`excluded.p10`,
+        p50: sql`excluded.p50`,
+        p90: sql`excluded.p90`,
+        secure: sql`excluded.secure`,
+        struggling: sql`excluded.struggling`,
+        rightAlone: sql`excluded.right_alone`,
+        workingStep: sql`excluded.working_step`,
+        observations: sql`excluded.observations`,
+        density: sql`excluded.density`,
+      },
+    })
+}
+
+export interface BandPoint {
+  pupilId: string
+  strand: StrandId
+  day: string
+  p10: number
+  p50: number
+  p90: number
+}
+
+export async function saveBand({ db, classId }: ClassScope, points: BandPoint[]) {
+  if (points.length === 0) return
+  await db
+    .insert(estimateDay)
+    .values(points.map((point) => ({ ...point, classId })))
+    .onConflictDoUpdate({
+      target: [estimateDay.pupilId, estimateDay.strand, estimateDay.day],
+      set: { p10: sql`excluded.p10`, p50: sql`excluded.p50`, p90: sql`excluded.p90` },
+    })
+}
+
+export async function clearBands({ db, classId }: ClassScope, bands: { pupilId: string; strand: StrandId }[]) {
+  for (const strand of new Set(bands.map((band) => band.strand)))
+    await db.delete(estimateDay).where(
+      and(
+        eq(estimateDay.classId, classId),
+        eq(estimateDay.strand, strand),
+        inArray(
+          estimateDay.pupilId,
+          bands.filter((band) => band.strand === strand).map(({ pupilId }) => pupilId),
+        ),
+      ),
+    )
+}
+
+/** Bands over time of the class, or of one child; oldest first. */
+export function bandsOf({ db, classId }: ClassScope, { strand, pupilId }: { strand?: StrandId; pupilId?: string }): Promise<BandPoint[]> {
+  return db
+    .select({
+      pupilId: estimateDay.pupilId,
+      strand: estimateDay.strand,
+      day: estimateDay.day,
+      p10: estimateDay.p10,
+      p50: estimateDay.p50,
+      p90: estimateDay.p90,
+    })
+    .from(estimateDay)
+    .where(
+      and(
+        eq(estimateDay.classId, classId),
+        strand ? eq(estimateDay.strand, strand) : undefined,
+        pupilId ? eq(estimateDay.pupilId, pupilId) : undefined,
+      ),
+    )
+    .orderBy(asc(estimateDay.day))
+}
+
+export function placementOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+  return db
+    .select()
+    .from(placement)
+    .where(and(eq(placement.classId, classId), eq(placement.pupilId, pupilId), eq(placement.strand, strand)))
+    .then(([row]) => row as typeof placement.$inferSelect | undefined)
+}

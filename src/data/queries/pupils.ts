@@ -1,0 +1,83 @@
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { estimate, placement, pupil, pupilLink } from '../schema'
+import type { ClassScope } from '../scope'
+
+export type PupilRow = typeof pupil.$inferSelect
+export type PlacementRow = typeof placement.$inferSelect
+
+/** An estimate without its density, which only the filter needs. */
+export type EstimateRow = Omit<typeof estimate.$inferSelect, 'density' | 'classId'>
+
+/** The children of the class, by name. */
+export function pupilsOf({ db, classId }: ClassScope): Promise<PupilRow[]> {
+  return db
+    .select()
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), isNull(pupil.leftAt)))
+    .orderBy(asc(pupil.name), asc(pupil.initial))
+}
+
+export function insertPupils({ db, classId }: ClassScope, rows: Omit<PupilRow, 'classId' | 'leftAt'>[]) {
+  return db.insert(pupil).values(rows.map((row) => ({ ...row, classId })))
+}
+
+export function estimatesOf({ db, classId }: ClassScope): Promise<EstimateRow[]> {
+  return db
+    .select({
+      pupilId: estimate.pupilId,
+      strand: estimate.strand,
+      day: estimate.day,
+      mean: estimate.mean,
+      sd: estimate.sd,
+      p10: estimate.p10,
+      p50: estimate.p50,
+      p90: estimate.p90,
+      secure: estimate.secure,
+      struggling: estimate.struggling,
+      rightAlone: estimate.rightAlone,
+      workingStep: estimate.workingStep,
+      observations: estimate.observations,
+    })
+    .from(estimate)
+    .where(eq(estimate.classId, classId))
+}
+
+export function placementsOf({ db, classId }: ClassScope): Promise<PlacementRow[]> {
+  return db.select().from(placement).where(eq(placement.classId, classId))
+}
+
+/** Sets first placements; one that stood before is replaced. */
+export async function savePlacements({ db, classId }: ClassScope, rows: Omit<PlacementRow, 'classId'>[]) {
+  if (rows.length === 0) return
+  await db
+    .insert(placement)
+    .values(rows.map((row) => ({ ...row, classId })))
+    .onConflictDoUpdate({
+      target: [placement.pupilId, placement.strand],
+      set: { step: sql`excluded.step`, sureness: sql`excluded.sureness` },
+    })
+}
+
+export function linksOf({ db, classId }: ClassScope) {
+  return db.select().from(pupilLink).where(eq(pupilLink.classId, classId))
+}
+
+/** Takes the place of all links of the class. */
+export async function replaceLinks(
+  { db, classId }: ClassScope,
+  links: { kind: 'apart' | 'together'; pupilA: string; pupilB: string }[],
+) {
+  await db.delete(pupilLink).where(eq(pupilLink.classId, classId))
+  if (links.length > 0) await db.insert(pupilLink).values(links.map((link) => ({ ...link, classId })))
+}
+
+/** True if every id names a child of this class. */
+export async function allInClass({ db, classId }: ClassScope, ids: readonly string[]): Promise<boolean> {
+  const unique = [...new Set(ids)]
+  if (unique.length === 0) return true
+  const found = await db
+    .select({ id: pupil.id })
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), inArray(pupil.id, unique)))
+  return found.length === unique.length
+}

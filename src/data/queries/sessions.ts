@@ -1,0 +1,112 @@
+import { and, asc, desc, eq, ne } from 'drizzle-orm'
+import { attendance, station, stationSession, visit } from '../schema'
+
+export type { StationMode } from '../schema'
+import type { ClassScope } from '../scope'
+
+export type SessionRow = typeof stationSession.$inferSelect
+export type StationRow = Omit<typeof station.$inferSelect, 'classId' | 'sessionId'>
+export type VisitRow = Omit<typeof visit.$inferSelect, 'classId' | 'sessionId'>
+
+export interface StoredSession extends SessionRow {
+  stations: StationRow[]
+  visits: VisitRow[]
+}
+
+async function withParts({ db, classId }: ClassScope, row: SessionRow | undefined): Promise<StoredSession | null> {
+  if (!row) return null
+  const stations = await db
+    .select()
+    .from(station)
+    .where(and(eq(station.classId, classId), eq(station.sessionId, row.id)))
+    .orderBy(asc(station.position))
+  const visits = await db
+    .select()
+    .from(visit)
+    .where(and(eq(visit.classId, classId), eq(visit.sessionId, row.id)))
+    .orderBy(asc(visit.slot), asc(visit.station), asc(visit.group))
+  return { ...row, stations, visits }
+}
+
+/** The session under way, else the earliest still planned. */
+export async function nextSession(scope: ClassScope): Promise<StoredSession | null> {
+  const { db, classId } = scope
+  const [row] = await db
+    .select()
+    .from(stationSession)
+    .where(and(eq(stationSession.classId, classId), ne(stationSession.state, 'done')))
+    .orderBy(desc(eq(stationSession.state, 'running')), asc(stationSession.day), asc(stationSession.startsAt))
+    .limit(1)
+  return withParts(scope, row)
+}
+
+export async function sessionOf(scope: ClassScope, id: string): Promise<StoredSession | null> {
+  const { db, classId } = scope
+  const [row] = await db
+    .select()
+    .from(stationSession)
+    .where(and(eq(stationSession.classId, classId), eq(stationSession.id, id)))
+  return withParts(scope, row)
+}
+
+export async function insertSession(
+  { db, classId }: ClassScope,
+  { stations, visits, ...row }: Omit<StoredSession, 'classId'>,
+) {
+  await db.insert(stationSession).values({ ...row, classId })
+  await db.insert(station).values(stations.map((s) => ({ ...s, classId, sessionId: row.id })))
+  await db.insert(visit).values(visits.map((v) => ({ ...v, classId, sessionId: row.id })))
+}
+
+/** A planned session gives way to a new plan; one that ran is kept. */
+export async function deletePlanned({ db, classId }: ClassScope, id: string) {
+  const planned = and(eq(stationSession.classId, classId), eq(stationSession.id, id), eq(stationSession.state, 'planned'))
+  const [row] = await db.select({ id: stationSession.id }).from(stationSession).where(planned)
+  if (!row) return
+  await db.delete(attendance).where(and(eq(attendance.classId, classId), eq(attendance.sessionId, id)))
+  await db.delete(visit).where(and(eq(visit.classId, classId), eq(visit.sessionId, id)))
+  await db.delete(station).where(and(eq(station.classId, classId), eq(station.sessionId, id)))
+  await db.delete(stationSession).where(planned)
+}
+
+export async function updateSession({ db, classId }: ClassScope, id: string, change: Partial<SessionRow>) {
+  await db
+    .update(stationSession)
+    .set(change)
+    .where(and(eq(stationSession.classId, classId), eq(stationSession.id, id)))
+}
+
+/** The session row, locked until the transaction ends: two taps on Next move on by one. */
+export async function lockSession({ db, classId }: ClassScope, id: string): Promise<SessionRow | undefined> {
+  const [row] = await db
+    .select()
+    .from(stationSession)
+    .where(and(eq(stationSession.classId, classId), eq(stationSession.id, id)))
+    .for('update')
+  return row
+}
+
+export async function visitOf({ db, classId }: ClassScope, id: string) {
+  const [row] = await db
+    .select({ visit, session: stationSession, gameId: station.gameId })
+    .from(visit)
+    .innerJoin(stationSession, eq(stationSession.id, visit.sessionId))
+    .innerJoin(station, and(eq(station.sessionId, visit.sessionId), eq(station.position, visit.station)))
+    .where(and(eq(visit.classId, classId), eq(visit.id, id)))
+  return row as { visit: typeof visit.$inferSelect; session: SessionRow; gameId: string } | undefined
+}
+
+export async function absentOf({ db, classId }: ClassScope, sessionId: string): Promise<string[]> {
+  const rows = await db
+    .select({ pupilId: attendance.pupilId })
+    .from(attendance)
+    .where(and(eq(attendance.classId, classId), eq(attendance.sessionId, sessionId), eq(attendance.absent, true)))
+  return rows.map(({ pupilId }) => pupilId)
+}
+
+export async function setAbsent({ db, classId }: ClassScope, sessionId: string, pupilId: string, absent: boolean) {
+  await db
+    .insert(attendance)
+    .values({ classId, sessionId, pupilId, absent })
+    .onConflictDoUpdate({ target: [attendance.sessionId, attendance.pupilId], set: { absent } })
+}

@@ -1,0 +1,33 @@
+import type { Band } from '@/core/grouping/fit-cost'
+import { ownBand } from '@/core/evidence/fit'
+import type { StrandId } from '@/core/skills'
+import { estimatesOf, pupilsOf, type EstimateRow } from '@/data/queries/pupils'
+import type { ClassScope } from '@/data/scope'
+import { displayName } from './classes'
+
+/** A child with what is believed of it on every strand. */
+export interface Child {
+  id: string
+  name: string
+  estimates: Record<StrandId, EstimateRow>
+  rightAlone: Record<StrandId, readonly number[]>
+}
+
+export const fittingBand: Band = ownBand
+
+/** The children of a class by name, with their estimates. */
+export async function childrenOf(scope: ClassScope): Promise<Child[]> {
+  const pupils = await pupilsOf(scope)
+  const estimates = await estimatesOf(scope)
+  const byPupil = new Map<string, EstimateRow[]>()
+  for (const row of estimates) byPupil.set(row.pupilId, [...(byPupil.get(row.pupilId) ?? []), row])
+  return pupils.map(({ id, name, initial }) => {
+    const own = byPupil.get(id) ?? []
+    return {
+      id,
+      name: displayName({ name, initial }),
+      estimates: Object.fromEntries(own.map((row) => [row.strand, row])) as Child['estimates'],
+      rightAlone: Object.fromEntries(own.map((row) => [row.strand, row.rightAlone])) as unknown as Child['rightAlone'],
+    }
+  })
+}

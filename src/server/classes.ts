@@ -1,0 +1,183 @@
+import { z } from 'zod'
+import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
+import { readChildren, readTable } from '@/core/formats/class-list'
+import { strandIds, strandOf, strands, type StrandId } from '@/core/skills'
+import { serverDatabase } from '@/data/connection'
+import { classesOf, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
+import { allInClass, estimatesOf, insertPupils, linksOf, placementsOf, pupilsOf, replaceLinks, savePlacements } from '@/data/queries/pupils'
+import { enterClass, type ClassScope } from '@/data/scope'
+import { todayIn } from './clock'
+import { rebuildEstimates } from './estimates'
+import { changingClass, NotHere, readingClass, Refused, type UseCase } from './use-case'
+import { theTeacher } from './viewer'
+
+const columnSchema = z.enum(['name', 'initial', 'year', 'ignore'])
+
+/** A pasted or uploaded list with the mapping the teacher confirmed. */
+export const listSchema = z.object({
+  text: z.string().max(20_000),
+  columns: z.array(columnSchema).max(40),
+  hasHeader: z.boolean(),
+})
+
+export const createClassSchema = z.object({
+  classId: z.uuid(),
+  name: z.string().trim().min(1, 'Give the class a name.').max(40),
+  yearGroup: yearGroupSchema,
+  timeZone: z.string().max(60).refine(isTimeZone, 'No such time zone.').default('Europe/London'),
+  list: listSchema,
+})
+
+function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone })
+    return true
+  } catch {
+    return false
+  }
+}
+
+export const listClasses: UseCase<void, ClassCard[]> = async (viewer) => classesOf(await serverDatabase(), viewer.adultId)
+
+/** A new class with its children, placed by year group. All or nothing. */
+export const createClass: UseCase<z.input<typeof createClassSchema>, { children: number }> = async (viewer, raw) => {
+  const { list, ...row } = createClassSchema.parse(raw)
+  const database = await serverDatabase()
+  return database.transaction(async (transaction) => {
+    await ensureAdult(transaction, theTeacher)
+    await insertClass(transaction, viewer.adultId, { ...row, id: row.classId })
+    const scope = await enterClass(transaction, viewer.adultId, row.classId)
+    if (!scope) throw new NotHere()
+    return { children: await addListed(scope, list) }
+  })
+}
+
+export const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
+
+/** Adds a list of children to a class. @throws {Refused} if any line can't be taken */
+export const addChildren = changingClass(addChildrenSchema, async (scope, { list }) => ({ children: await addListed(scope, list) }))
+
+async function addListed(scope: ClassScope, { text, columns, hasHeader }: z.infer<typeof listSchema>): Promise<number> {
+  const table = readTable(text)
+  if ('kind' in table) throw new Refused('The list can’t be read. Nothing was imported.')
+  const present = await pupilsOf(scope)
+  const read = readChildren(
+    { ...table, columns, hasHeader },
+    present.map(({ name, initial }) => (initial ? `${name} ${initial}` : name)),
+  )
+  if ('kind' in read) throw new Refused('No column holds the names. Nothing was imported.')
+  if (read.problems.length > 0)
+    throw new Refused(`Line ${read.problems[0].line} can’t be taken. Nothing was imported.`)
+  if (present.length + read.children.length > 60) throw new Refused('A class holds at most 60 children. Nothing was imported.')
+  const rows = read.children.map(({ name, initial, year }) => ({
+    id: crypto.randomUUID(),
+    name,
+    initial,
+    yearGroup: year ?? scope.classroom.yearGroup,
+  }))
+  await insertPupils(scope, rows)
+  await placeByYear(scope, rows)
+  return rows.length
+}
+
+async function placeByYear(scope: ClassScope, children: { id: string; yearGroup: YearGroup }[]) {
+  const day = todayIn(scope.classroom.timeZone)
+  const placements = children.flatMap(({ id, yearGroup }) =>
+    strands.map(({ id: strand }) => ({ pupilId: id, strand, day, ...placementByYear(strand, yearGroup) })),
+  )
+  await savePlacements(scope, placements)
+  await rebuildEstimates(scope, placements)
+}
+
+const placementSchema = z
+  .object({
+    pupilId: z.uuid(),
+    strand: z.enum(strandIds),
+    step: z.number().int().min(0),
+    sureness: z.enum(surenesses),
+  })
+  .refine(({ strand, step }) => step < strandOf(strand).steps.length, { path: ['step'], error: 'The strand has no such step.' })
+
+export const placeSchema = z.object({ classId: z.uuid(), placements: z.array(placementSchema).min(1).max(180) })
+
+/** Places children on steps of strands; their estimates are worked out anew from all evidence. */
+export const place = changingClass(placeSchema, async (scope, { placements }) => {
+  if (!(await allInClass(scope, placements.map(({ pupilId }) => pupilId)))) throw new NotHere()
+  const known = new Map((await placementsOf(scope)).map((row) => [`${row.pupilId} ${row.strand}`, row.day]))
+  const today = todayIn(scope.classroom.timeZone)
+  const rows = placements.map((row) => ({ ...row, day: known.get(`${row.pupilId} ${row.strand}`) ?? today }))
+  await savePlacements(scope, rows)
+  await rebuildEstimates(scope, rows)
+})
+
+const linkSchema = z
+  .object({ kind: z.enum(['apart', 'together']), pupilA: z.uuid(), pupilB: z.uuid() })
+  .refine(({ pupilA, pupilB }) => pupilA !== pupilB, 'Choose two different children.')
+
+export const linksSchema = z.object({ classId: z.uuid(), links: z.array(linkSchema).max(200) })
+
+/** Who is to be kept apart or together; takes the place of what stood before. */
+export const saveLinks = changingClass(linksSchema, async (scope, { links }) => {
+  if (!(await allInClass(scope, links.flatMap(({ pupilA, pupilB }) => [pupilA, pupilB])))) throw new NotHere()
+  const pairs = new Map(
+    links.map((link) => {
+      const [pupilA, pupilB] = [link.pupilA, link.pupilB].sort()
+      return [`${pupilA} ${pupilB}`, { ...link, pupilA, pupilB }]
+    }),
+  )
+  await replaceLinks(scope, [...pairs.values()])
+})
+
+export interface StrandCell {
+  /** Null: every step is secure. */
+  workingStep: number | null
+  p10: number
+  p50: number
+  p90: number
+  observations: number
+  day: string
+}
+
+export interface ClassRow {
+  id: string
+  name: string
+  yearGroup: YearGroup
+  cells: Record<StrandId, StrandCell>
+  /** Newest day with evidence; null: nothing seen yet. */
+  lastSeen: string | null
+}
+
+export const classIdSchema = z.object({ classId: z.uuid() })
+
+/** The class table: every child with the working step of each strand. */
+export const classTable = readingClass(classIdSchema, async (scope) => {
+  const [pupils, estimates, links, placements] = [
+    await pupilsOf(scope),
+    await estimatesOf(scope),
+    await linksOf(scope),
+    await placementsOf(scope),
+  ]
+  const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup }) => {
+    const own = estimates.filter(({ pupilId }) => pupilId === id)
+    const seen = own.filter(({ observations }) => observations > 0).map(({ day }) => day)
+    return {
+      id,
+      name: displayName({ name, initial }),
+      yearGroup,
+      cells: Object.fromEntries(own.map((row) => [row.strand, row])) as unknown as ClassRow['cells'],
+      lastSeen: seen.sort().at(-1) ?? null,
+    }
+  })
+  return {
+    classroom: scope.classroom,
+    rows,
+    links: links.map(({ kind, pupilA, pupilB }) => ({ kind, pupilA, pupilB })),
+    placements: placements.map(({ pupilId, strand, step, sureness }) => ({ pupilId, strand, step, sureness })),
+    today: todayIn(scope.classroom.timeZone),
+  }
+})
+
+/** First name, with the initial where one was given. */
+export function displayName({ name, initial }: { name: string; initial: string }): string {
+  return initial ? `${name} ${initial}` : name
+}

@@ -1,0 +1,136 @@
+'use client'
+
+import Link from 'next/link'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { Sureness } from '@/core/evidence/prior'
+import { schoolDaysBetween } from '@/core/planning/calendar'
+import { stepOf, strands, type StrandId } from '@/core/skills'
+import type { Action } from '@/server/answer'
+import type { addChildren, ClassRow, place, saveLinks } from '@/server/classes'
+import { Ladder } from '../charts/ladder'
+import { agoInWords, many } from '../words'
+import { AddChildrenSheet } from './add-children-sheet'
+import { LinksSheet, type PupilLink } from './links-sheet'
+import { PlaceSheet } from './place-sheet'
+
+export interface Placed {
+  pupilId: string
+  strand: StrandId
+  step: number
+  sureness: Sureness
+}
+
+export interface ClassPageProps {
+  classId: string
+  rows: ClassRow[]
+  links: PupilLink[]
+  placements: Placed[]
+  today: string
+  place: Action<typeof place>
+  addChildren: Action<typeof addChildren>
+  saveLinks: Action<typeof saveLinks>
+}
+
+/** Seen too little or too long ago to build on. */
+const notSeenFor = 10
+
+/** The class at a glance: one line a child, the working step of each strand. */
+export function ClassPage({ classId, rows, links, placements, today, place, addChildren, saveLinks }: ClassPageProps) {
+  const [placing, setPlacing] = useState<ClassRow | null>(null)
+  const [sheet, setSheet] = useState<'add' | 'links' | null>(null)
+  const since = (row: ClassRow) => (row.lastSeen === null ? null : schoolDaysBetween(row.lastSeen, today))
+  const worthALook = rows.filter((row) => (since(row) ?? Infinity) >= notSeenFor).length
+
+  return (
+    <>
+      <div className="headline">
+        <div>
+          <h1>
+            {rows.length === 0
+              ? 'No children yet'
+              : `${many(rows.length, 'child', 'children')}, ${worthALook === 0 ? 'all seen lately' : `${worthALook} worth a look`}`}
+          </h1>
+          <p>The dot is the step a child works on; the band says how sure that is. Choose a ladder to place a child.</p>
+        </div>
+        <Button variant="quiet" onClick={() => setSheet('links')} disabled={rows.length < 2}>
+          Apart and together
+        </Button>
+        <Button variant={rows.length === 0 ? 'primary' : 'quiet'} onClick={() => setSheet('add')}>
+          Add children
+        </Button>
+        {rows.length > 0 && (
+          <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
+            To groups
+          </Link>
+        )}
+      </div>
+      {rows.length > 0 && (
+        <table className="class-table">
+          <thead>
+            <tr>
+              <th scope="col">Name</th>
+              {strands.map(({ id, title }) => (
+                <th key={id} scope="col">
+                  {title}
+                </th>
+              ))}
+              <th scope="col">Last seen</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.id}>
+                <th scope="row">
+                  <Link href={`/c/${classId}/children/${row.id}`} prefetch={false}>
+                    {row.name}
+                  </Link>
+                </th>
+                {strands.map(({ id }) => (
+                  <td key={id}>
+                    <StrandCell strand={id} cell={row.cells[id]} name={row.name} onPlace={() => setPlacing(row)} />
+                  </td>
+                ))}
+                <td className="muted">{row.lastSeen === null ? 'not yet' : agoInWords(since(row)!)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {placing && (
+        <PlaceSheet
+          key={placing.id}
+          row={placing}
+          placements={placements.filter(({ pupilId }) => pupilId === placing.id)}
+          onSave={(changed) => place({ classId, placements: changed })}
+          onClose={() => setPlacing(null)}
+        />
+      )}
+      {sheet === 'add' && (
+        <AddChildrenSheet
+          present={rows.map(({ name }) => name)}
+          onSave={(list) => addChildren({ classId, list })}
+          onClose={() => setSheet(null)}
+        />
+      )}
+      {sheet === 'links' && (
+        <LinksSheet
+          children={rows.map(({ id, name }) => ({ id, name }))}
+          links={links}
+          onSave={(next) => saveLinks({ classId, links: next })}
+          onClose={() => setSheet(null)}
+        />
+      )}
+    </>
+  )
+}
+
+function StrandCell({ strand, cell, name, onPlace }: { strand: StrandId; cell: ClassRow['cells'][StrandId]; name: string; onPlace: () => void }) {
+  const step = cell.workingStep === null ? 'every step secure' : stepOf({ strand, step: cell.workingStep }).short
+  return (
+    <button type="button" className="cell" onClick={onPlace} aria-label={`Place ${name}: ${step}`}>
+      <Ladder strand={strand} {...cell} />
+      <span>{step}</span>
+    </button>
+  )
+}

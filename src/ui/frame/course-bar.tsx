@@ -1,0 +1,54 @@
+'use client'
+
+import Link from 'next/link'
+import { usePathname, useRouter } from 'next/navigation'
+import type { ClassCard } from '@/data/queries/classes'
+import { places } from './places'
+import { Shortcuts } from './shortcuts'
+
+/** The bar of the weekly loop: which class, and which place of the course. */
+export function CourseBar({ classId, classes }: { classId: string; classes: ClassCard[] }) {
+  const router = useRouter()
+  const path = usePathname()
+  const here = classes.find(({ id }) => id === classId)
+  const part = path.split('/')[3] ?? ''
+  const current = part === 'children' ? 'progress' : part
+  return (
+    <header className="bar">
+      <div className="bar-class">
+        <label className="visually-hidden" htmlFor="class-switch">
+          Class
+        </label>
+        <select
+          id="class-switch"
+          value={classId}
+          onChange={({ target }) => router.push(target.value === 'new' ? '/new' : `/c/${target.value}`)}
+        >
+          {classes.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+          <option value="new">New class …</option>
+        </select>
+        {here && (
+          <span>
+            {here.yearGroup} · {here.children}
+          </span>
+        )}
+      </div>
+      <nav aria-label="Weekly loop">
+        <ol className="course">
+          {places.map(({ part, title }) => (
+            <li key={part}>
+              <Link href={`/c/${classId}${part ? `/${part}` : ''}`} aria-current={part === current ? 'page' : undefined} prefetch={false}>
+                {title}
+              </Link>
+            </li>
+          ))}
+        </ol>
+      </nav>
+      <Shortcuts classId={classId} />
+    </header>
+  )
+}

@@ -1,0 +1,10 @@
+/** The stops of the weekly loop, in the order in which a teacher comes to them, with the key after `g`. */
+export const places = [
+  { part: '', title: 'Harbour', key: 'h' },
+  { part: 'class', title: 'Class', key: 'c' },
+  { part: 'groups', title: 'Groups', key: 'g' },
+  { part: 'games', title: 'Games', key: 'a' },
+  { part: 'plan', title: 'Plan', key: 'p' },
+  { part: 'run', title: 'Run', key: 'r' },
+  { part: 'progress', title: 'Progress', key: 'o' },
+] as const

@@ -1,0 +1,36 @@
+'use client'
+
+import { usePathname, useRouter, useSearchParams } from 'next/navigation'
+
+/** How many play together and how long the slot is. */
+export function GameControls({ players, most, slotMinutes }: { players: number; most: number; slotMinutes: number }) {
+  const router = useRouter()
+  const path = usePathname()
+  const query = useSearchParams()
+  function go(name: string, value: string) {
+    const next = new URLSearchParams(query)
+    next.set(name, value)
+    router.replace(`${path}?${next}`, { scroll: false })
+  }
+  return (
+    <p className="sentence">
+      <select data-search aria-label="Players in a set" value={players} onChange={({ target }) => go('players', target.value)}>
+        {Array.from({ length: most }, (_, i) => i + 1).map((number) => (
+          <option key={number} value={number}>
+            {number === 1 ? 'one child alone' : `${number} in a set`}
+          </option>
+        ))}
+      </select>{' '}
+      in a slot of{' '}
+      <select aria-label="Minutes of the slot" value={slotMinutes} onChange={({ target }) => go('slot', target.value)}>
+        {[...new Set([5, 8, 10, 12, 15, 20, 25, slotMinutes])]
+          .sort((a, b) => a - b)
+          .map((minutes) => (
+            <option key={minutes} value={minutes}>
+              {minutes} minutes
+            </option>
+          ))}
+      </select>
+    </p>
+  )
+}

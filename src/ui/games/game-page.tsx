@@ -1,0 +1,116 @@
+import Link from 'next/link'
+import type { Analysis } from '@/core/analysis/analyse'
+import type { gamePage } from '@/server/games'
+import { FactGrid } from '../charts/fact-grid'
+import { LengthChart } from '../charts/length-chart'
+import { few, hundredths } from '../words'
+import { GameControls } from './game-controls'
+import { SimulationPanel } from './simulation-panel'
+
+type Page = Awaited<ReturnType<typeof gamePage>>
+
+/** A game at one level: will it work in the slot, what does it practise, what would help. */
+export function GamePage({ classId, page, children }: { classId: string; page: Page; children: React.ReactNode }) {
+  const { game, level, levels, analysis, input, changed, materials } = page
+  const { minutes, set, practice } = analysis
+  const slot = input.slotMinutes ?? 12
+  const keep = `slot=${slot}&players=${input.players}`
+  return (
+    <>
+      <div className="headline">
+        <div>
+          <p className="kicker">
+            {game.title} · {level.title}
+            {changed !== null && ' · rules changed'}
+          </p>
+          <h1>{minutes ? `Finishes in your slot ${hundredths(minutes.finishInSlot)} times in 100` : 'This game has no end at these rules'}</h1>
+          <p>{game.summary}</p>
+        </div>
+        <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
+          Put in plan
+        </Link>
+      </div>
+      {page.refused.length > 0 && (
+        <div className="problem" role="alert">
+          The changed rules were refused: {page.refused.join(' ')} The level’s own rules are shown.
+        </div>
+      )}
+      <div className="columns">
+        <nav className="levels" aria-label="Levels">
+          <h2 className="section">Levels</h2>
+          <ol>
+            {levels.map(({ id, title, children: fitting }) => (
+              <li key={id}>
+                <Link href={`/c/${classId}/games/${game.id}?level=${id}&${keep}`} aria-current={id === level.id ? 'page' : undefined}>
+                  {title}
+                  <small>{fitting.length > 4 ? `${fitting.slice(0, 3).join(', ')} and ${fitting.length - 3} more` : fitting.join(', ')}</small>
+                </Link>
+              </li>
+            ))}
+          </ol>
+        </nav>
+        <div className="figures">
+          <GameControls players={input.players ?? 2} most={game.players.max} slotMinutes={slot} />
+          {set && minutes && practice && (
+            <>
+              <h2 className="section">
+                Usually {set.goes.p10} to {set.goes.p90} goes, about {few(minutes.p10)} to {few(minutes.p90)} minutes <small>{analysis.method}</small>
+              </h2>
+              <LengthChart seconds={minutes.seconds} slotMinutes={slot} method={minutes.method} />
+              <p className="small">
+                <Sentences set={set} practice={practice} minutes={minutes} />
+              </p>
+              <FactGrid items={practice.items} steps={practice.steps} />
+            </>
+          )}
+        </div>
+        <div className="game-side">
+          <h2 className="section">Make it work harder</h2>
+          {children}
+          <h2 className="section">Look for</h2>
+          <ul className="plain-list small">
+            {game.texts.lookFors.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          <h2 className="section">For {materials.children} children</h2>
+          <p className="small">{materials.needs.map(({ count, item }) => `${count} × ${item}`).join(', ')}</p>
+          {game.texts.cautions.map((caution) => (
+            <p key={caution} className="caution">
+              {caution} Follow your school’s own risk assessment.
+            </p>
+          ))}
+          <details className="small">
+            <summary>Rules, questions to ask, at home</summary>
+            <ol>
+              {game.texts.rules.map((rule) => (
+                <li key={rule}>{rule}</li>
+              ))}
+            </ol>
+            {game.texts.misconceptions.map(({ seen, ask }) => (
+              <p key={seen}>
+                {seen} <em>“{ask}”</em>
+              </p>
+            ))}
+            <p>
+              To talk about: <em>“{game.texts.talk}”</em>
+            </p>
+            <p>At home: {game.texts.homeVersion}</p>
+          </details>
+          <SimulationPanel input={input} />
+        </div>
+      </div>
+    </>
+  )
+}
+
+function Sentences({ set, practice, minutes }: { set: NonNullable<Analysis['set']>; practice: NonNullable<Analysis['practice']>; minutes: NonNullable<Analysis['minutes']> }) {
+  return (
+    <>
+      {few(set.goes.mean)} goes on average, {few(minutes.mean)} minutes for children who count on. {hundredths(set.deadShare)} in 100 goes are
+      dead. A child works out {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits {hundredths(practice.waitingShare)} % of
+      the time.
+      {set.firstPlayerWins !== null && <> Who starts wins {hundredths(set.firstPlayerWins)} in 100.</>}
+    </>
+  )
+}

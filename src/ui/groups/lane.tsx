@@ -1,0 +1,123 @@
+'use client'
+
+import { useDraggable, useDroppable } from '@dnd-kit/core'
+import Form from 'react-bootstrap/Form'
+import { inBand } from '@/core/grouping/fit-cost'
+import { groupNames } from '@/core/grouping/pennants'
+import type { ShownGroup } from '@/server/groups'
+import { Pennant } from '../pennant'
+import { band } from './use-groups'
+
+export const laneWidth = 664
+const lowest = 0.4
+/** Where a predicted success stands in a lane, in pixels. */
+export const laneX = (success: number) => ((Math.max(lowest, Math.min(1, success)) - lowest) / (1 - lowest)) * laneWidth
+
+interface Named {
+  id: string
+  name: string
+  success: number
+}
+
+/** Names in three sub-rows, each in the first where it has room. */
+function inRows(children: Named[]): (Named & { x: number; row: number })[] {
+  const ends = [0, 0, 0]
+  return [...children]
+    .sort((a, b) => a.success - b.success)
+    .map((child) => {
+      const width = 26 + child.name.length * 7.6
+      const x = Math.min(laneX(child.success), laneWidth - width)
+      const free = [1, 0, 2].find((row) => ends[row] <= x)
+      const row = free ?? ends.indexOf(Math.min(...ends))
+      const placed = free === undefined ? ends[row] : x
+      ends[row] = placed + width
+      return { ...child, x: placed, row }
+    })
+}
+
+interface LaneProps {
+  position: number
+  group: ShownGroup
+  levels: { id: string; title: string }[]
+  children: Named[]
+  selected: string | null
+  onLevel: (level: number) => void
+  onSelect: (child: string) => void
+  onMove: (child: string, by: number) => void
+}
+
+/** One group: its children where their predicted success at its level puts them. */
+export function Lane({ position, group, levels, children, selected, onLevel, onSelect, onMove }: LaneProps) {
+  const { setNodeRef, isOver } = useDroppable({ id: String(position) })
+  const name = groupNames[group.pennant]
+  return (
+    <section className="lane" aria-label={name}>
+      <div className="lane-head">
+        <div>
+          <Pennant number={group.pennant} />
+          <strong>{name}</strong> <span className="tiny muted">{children.length}</span>
+        </div>
+        <Form.Select size="sm" aria-label={`${name}: level`} value={group.level} onChange={({ target }) => onLevel(Number(target.value))}>
+          {levels.map(({ id, title }, index) => (
+            <option key={id} value={index}>
+              {title}
+            </option>
+          ))}
+        </Form.Select>
+      </div>
+      <div ref={setNodeRef} className={isOver ? 'lane-sea over' : 'lane-sea'} style={{ width: laneWidth }}>
+        <div className="zone" style={{ left: laneX(band[0]), width: laneX(band[1]) - laneX(band[0]) }} />
+        {inRows(children).map((child) => (
+          <Name
+            key={child.id}
+            {...child}
+            fits={inBand(child.success, band)}
+            selected={selected === child.id}
+            onSelect={() => onSelect(child.id)}
+            onMove={(by) => onMove(child.id, by)}
+          />
+        ))}
+      </div>
+    </section>
+  )
+}
+
+function Name({
+  id,
+  name,
+  success,
+  x,
+  row,
+  fits,
+  selected,
+  onSelect,
+  onMove,
+}: Named & { x: number; row: number; fits: boolean; selected: boolean; onSelect: () => void; onMove: (by: number) => void }) {
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id })
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      {...listeners}
+      className={`lane-name${fits ? '' : ' outside'}${isDragging ? ' dragging' : ''}`}
+      data-child={id}
+      style={{
+        left: x - 8,
+        top: 5 + row * 26,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+      }}
+      aria-pressed={selected}
+      aria-label={`${name}, ${Math.round(success * 100)} in 100 right alone${fits ? '' : ', outside the zone'}`}
+      onClick={onSelect}
+      onKeyDown={(event) => {
+        const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0
+        if (by === 0) return
+        event.preventDefault()
+        onMove(by)
+      }}
+    >
+      <i />
+      {name}
+    </button>
+  )
+}

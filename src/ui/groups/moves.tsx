@@ -1,0 +1,69 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { groupNames } from '@/core/grouping/pennants'
+import type { Regrouping } from '@/server/groups'
+import { CountCurve } from '../charts/count-curve'
+import { capital, hundredths, lower } from '../words'
+
+/** The fewest moves that repair the groups: how many are worth it, who, and why. */
+export function Moves({
+  regroupings,
+  names,
+  busy,
+  onAccept,
+}: {
+  regroupings: Regrouping[]
+  names: Map<string, string>
+  busy: boolean
+  onAccept: (made: Regrouping) => void
+}) {
+  const [now, ...better] = regroupings
+  const [chosen, setChosen] = useState(0)
+  const made = better[Math.min(chosen, better.length - 1)]
+  if (!made)
+    return (
+      <section>
+        <h2 className="section">The groups fit as well as moves could make them</h2>
+        <p className="muted small">No move brings another child into the zone.</p>
+      </section>
+    )
+  const count = made.moves.length
+  return (
+    <section>
+      <CountCurve
+        points={regroupings.map(({ moves, fitting }) => ({ at: moves.length, fitting }))}
+        mark={count}
+        of={regroupings[0].groups.reduce((sum, { children }) => sum + children.length, 0)}
+        by="number of moves"
+      >
+        {count === 0
+          ? `Other levels bring ${lower(made.fitting - now.fitting)} more in`
+          : `${capital(count)} ${count === 1 ? 'move brings' : 'moves bring'} ${lower(made.fitting - now.fitting)} more in`}
+      </CountCurve>
+      {better.length > 1 && (
+        <div className="choices" role="group" aria-label="Number of moves">
+          {better.map(({ moves }, index) => (
+            <Button key={moves.length} variant="quiet" size="sm" aria-pressed={index === chosen} onClick={() => setChosen(index)}>
+              {moves.length}
+            </Button>
+          ))}
+        </div>
+      )}
+      <ul className="rows small">
+        {made.moves.map(({ child, to, here, there }) => (
+          <li key={child}>
+            <span className="grow">
+              <strong>{names.get(child)}</strong> to {groupNames[made.groups[to].pennant]}: {hundredths(here)} right alone here, {hundredths(there)}{' '}
+              there.
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Button variant="quiet" disabled={busy} onClick={() => onAccept(made)}>
+        {busy ? 'Saving …' : 'Accept'}
+      </Button>
+    </section>
+  )
+}

@@ -1,0 +1,130 @@
+'use client'
+
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { Action } from '@/server/answer'
+import type { Plan, PlanView, previewPlan, savePlan } from '@/server/plan'
+import { Problems } from '../problems'
+import { useSaving } from '../sheets/use-saving'
+import { capital, dayInWords, many } from '../words'
+import { PlanGrid } from './plan-grid'
+import { Stations } from './stations'
+
+interface Props {
+  classId: string
+  view: PlanView
+  session: { id: string; state: 'planned' | 'running' | 'done' } | null
+  today: string
+  games: { id: string; title: string }[]
+  /** A game to put in the plan at once. */
+  add?: string
+  preview: Action<typeof previewPlan>
+  save: Action<typeof savePlan>
+}
+
+/** One session: who is where when, at which level, with what. */
+export function PlanEditor({ classId, view: first, session, today, games, add, preview, save }: Props) {
+  const router = useRouter()
+  const [view, setView] = useState(first)
+  const [changed, setChanged] = useState(session === null)
+  const { problems, busy, save: run } = useSaving()
+  const { plan } = view
+  const added = useRef(false)
+
+  function change(part: Partial<Plan>) {
+    // Levels chosen by hand belong to a group's station in a slot: other stations, other levels.
+    const chosen = part.stations || part.slots ? {} : plan.chosen
+    const next = { ...plan, chosen, ...part }
+    setView({ ...view, plan: next })
+    setChanged(true)
+    run(() => preview({ classId, plan: next }), setView)
+  }
+
+  useEffect(() => {
+    if (!add || added.current || session?.state === 'running') return
+    added.current = true
+    if (!plan.stations.some(({ gameId }) => gameId === add)) change({ stations: [...plan.stations, { gameId: add, mode: 'own' }] })
+  })
+
+  function keep() {
+    const sessionId = crypto.randomUUID()
+    run(
+      () => save({ classId, sessionId, plan, replaces: session?.state === 'planned' ? session.id : null }),
+      () => router.push(`/c/${classId}/run`),
+    )
+  }
+
+  if (session?.state === 'running')
+    return (
+      <div className="empty">
+        <h1>A session is under way</h1>
+        <p>Finish it before the next one is planned.</p>
+        <Link className="btn btn-primary" href={`/c/${classId}/run`}>
+          To the session
+        </Link>
+      </div>
+    )
+
+  const clashes = view.conflicts.length
+  return (
+    <>
+      <div className="headline">
+        <div>
+          <h1>
+            {clashes === 0 ? 'No clash' : many(clashes, 'thing to look at', 'things to look at')}, {many(plan.stations.length, 'station')},{' '}
+            {plan.slots * plan.slotMinutes} minutes
+          </h1>
+          <p>
+            {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} · {capital(plan.slots).toLowerCase()} slots of {plan.slotMinutes}{' '}
+            minutes
+          </p>
+        </div>
+        {changed ? (
+          <Button disabled={busy} onClick={keep}>
+            {busy ? 'Working out …' : 'Ready'}
+          </Button>
+        ) : (
+          <Link className="btn btn-primary" href={`/c/${classId}/run`}>
+            To the session
+          </Link>
+        )}
+      </div>
+      <Problems problems={problems} />
+      <div className="plan-times">
+        <Form.Group controlId="plan-day">
+          <Form.Label className="small">Day</Form.Label>
+          <Form.Control size="sm" type="date" min={today} value={plan.day} onChange={({ target }) => target.value && change({ day: target.value })} />
+        </Form.Group>
+        <Form.Group controlId="plan-start">
+          <Form.Label className="small">Start</Form.Label>
+          <Form.Control size="sm" type="time" value={plan.startsAt} onChange={({ target }) => target.value && change({ startsAt: target.value })} />
+        </Form.Group>
+        <Form.Group controlId="plan-slots">
+          <Form.Label className="small">Slots</Form.Label>
+          <Form.Select size="sm" value={plan.slots} onChange={({ target }) => change({ slots: Number(target.value) })}>
+            {[1, 2, 3, 4, 5, 6].map((number) => (
+              <option key={number}>{number}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="plan-minutes">
+          <Form.Label className="small">Minutes each</Form.Label>
+          <Form.Select size="sm" value={plan.slotMinutes} onChange={({ target }) => change({ slotMinutes: Number(target.value) })}>
+            {[...new Set([8, 10, 12, 15, 20, plan.slotMinutes])]
+              .sort((a, b) => a - b)
+              .map((number) => (
+                <option key={number}>{number}</option>
+              ))}
+          </Form.Select>
+        </Form.Group>
+      </div>
+      <div className="columns">
+        <PlanGrid view={view} onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })} />
+        <Stations view={view} games={games} onChange={(stations) => change({ stations })} />
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,71 @@
+import Link from 'next/link'
+import { stepOf, strandOf } from '@/core/skills'
+import { groupNames } from '@/core/grouping/pennants'
+import type { childPage } from '@/server/progress'
+import { BandChart } from '../charts/band-chart'
+import { Pennant } from '../pennant'
+import { MarkSign } from '../run/station-column'
+import { dayInShort, reasonInWords } from '../words'
+
+type Page = Awaited<ReturnType<typeof childPage>>
+
+const judgedWords = { own: 'on their own', help: 'with help', notYet: 'not yet' } as const
+
+/** One child: what is believed on each strand, how it moved, and every record it rests on. */
+export function ChildPage({ classId, page }: { classId: string; page: Page }) {
+  const { child, suggestion, group, strands, records, today } = page
+  return (
+    <>
+      <div className="headline">
+        <div>
+          {group && (
+            <p className="kicker">
+              <Pennant number={group.pennant} /> {groupNames[group.pennant]} · {group.game}, {group.level}
+            </p>
+          )}
+          <h1>
+            {child.name} {reasonInWords(suggestion.suggestion, suggestion.strand, suggestion.step)}
+          </h1>
+          <p>The line is the best guess, the band holds it eight times in ten. Marks move it; time alone widens it.</p>
+        </div>
+        <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
+          To groups
+        </Link>
+      </div>
+      <div className="columns child-columns">
+        <div>
+          {strands.map(({ strand, estimate, band }) => (
+            <figure key={strand} className="chart">
+              <figcaption>
+                <h2 className="section">
+                  {strandOf(strand).title}:{' '}
+                  {estimate.workingStep === null ? 'every step secure' : stepOf({ strand, step: estimate.workingStep }).short}{' '}
+                  <small>
+                    {estimate.observations === 0 ? 'placed, nothing seen yet' : `from ${estimate.observations} record${estimate.observations === 1 ? '' : 's'}`}
+                  </small>
+                </h2>
+              </figcaption>
+              <BandChart strand={strand} points={band} today={today} width={720} height={190} full />
+            </figure>
+          ))}
+        </div>
+        <section className="evidence" aria-label="Evidence">
+          <h2 className="section">What was seen</h2>
+          {records.length === 0 && <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>}
+          <ul className="rows small">
+            {records.slice(0, 40).map(({ id, strand, step, judged, right, of, schoolDay }) => (
+              <li key={id}>
+                {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
+                <span className="grow">
+                  {stepOf({ strand, step }).short}: {judged ? judgedWords[judged] : `${right} of ${of} right`}
+                </span>
+                <span className="muted">{dayInShort(schoolDay)}</span>
+              </li>
+            ))}
+          </ul>
+          {records.length > 40 && <p className="muted small">and {records.length - 40} older</p>}
+        </section>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,74 @@
+import Link from 'next/link'
+import { stepOf, strandOf, strands } from '@/core/skills'
+import type { ProgressPage as Page } from '@/server/progress'
+import { BandChart } from '../charts/band-chart'
+import { Pennant } from '../pennant'
+import { capital, lower, reasonInWords } from '../words'
+
+/** Who is ready, who needs another look, and how each child's estimate moved. */
+export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
+  const { suggestions, children, strand, today, hasGroups } = page
+  const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
+  const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
+  const look = suggestions.length - ready - back
+  const others = [back > 0 && `${lower(back)} may need an easier step`, look > 0 && `${lower(look)} need${look === 1 ? 's' : ''} another look`].filter(Boolean)
+  return (
+    <>
+      <div className="headline">
+        <div>
+          <h1>
+            {children.length === 0
+              ? 'No children yet'
+              : ready === 0
+                ? 'Nobody is ready to move yet'
+                : `${capital(ready)} may be ready to move`}
+          </h1>
+          <p>{others.length > 0 ? `${others.join(', ')}.` : 'Nothing else stands out.'} The teacher decides; nothing moves a child by itself.</p>
+        </div>
+        <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
+          {hasGroups ? 'Review moves' : 'Make groups'}
+        </Link>
+      </div>
+      <div className="columns">
+        <section className="reasons" aria-label="Suggestions">
+          <ul className="rows">
+            {suggestions.map(({ id, name, pennant, suggestion, strand: on, step }) => (
+              <li key={id}>
+                {pennant !== null && <Pennant number={pennant} label />}
+                <span className="grow small">
+                  <strong>{name}</strong> {reasonInWords(suggestion, on, step)}.
+                </span>
+                <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/children/${id}`} aria-label={`Why ${name}`} prefetch={false}>
+                  Why
+                </Link>
+              </li>
+            ))}
+          </ul>
+          {suggestions.length === 0 && <p className="muted">Marks from the next session will say more.</p>}
+        </section>
+        <section className="bands" aria-label={`Estimates over time, ${strandOf(strand).title}`}>
+          <p className="strand-choice">
+            {strands.map(({ id, title }) => (
+              <Link key={id} href={`/c/${classId}/progress?strand=${id}`} aria-current={id === strand ? 'true' : undefined} scroll={false}>
+                {title}
+              </Link>
+            ))}
+          </p>
+          <ul className="band-grid">
+            {children.map(({ id, name, band, estimate }) => (
+              <li key={id}>
+                <Link href={`/c/${classId}/children/${id}`} prefetch={false}>
+                  <span>
+                    <strong>{name}</strong>
+                    <small>{estimate.workingStep === null ? 'all secure' : stepOf({ strand, step: estimate.workingStep }).short}</small>
+                  </span>
+                  <BandChart strand={strand} points={band} today={today} width={148} height={44} />
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </>
+  )
+}

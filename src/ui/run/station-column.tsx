@@ -1,0 +1,83 @@
+'use client'
+
+import { judgements, type Judgement } from '@/core/evidence/observation'
+import type { Mark, RunPage, RunVisit } from '@/server/run'
+import { Pennant } from '../pennant'
+import { modeInWords } from '../words'
+
+const markWords: Record<Judgement, string> = { own: 'on their own', help: 'with help', notYet: 'not yet' }
+
+/** One station in the slot under way: what is marked, what to look for, a row for each child. */
+export function StationColumn({
+  station,
+  visits,
+  absent,
+  markOf,
+  enabled,
+  onTap,
+  onOpen,
+}: {
+  station: RunPage['stations'][number]
+  visits: RunVisit[]
+  absent: ReadonlySet<string>
+  markOf: (visitId: string, pupilId: string) => Mark | undefined
+  enabled: boolean
+  onTap: (visitId: string, pupilId: string, judged: Judgement) => void
+  onOpen: (visitId: string, pupilId: string) => void
+}) {
+  return (
+    <section className="station" aria-label={station.title}>
+      <div className="station-head">
+        <h2>{station.title}</h2>
+        {visits.map(({ pennant }) => (
+          <Pennant key={pennant} number={pennant} label />
+        ))}
+      </div>
+      <div className="tiny muted">{modeInWords[station.mode]}</div>
+      <div className="look-for tiny">{station.lookFor}</div>
+      {visits.length === 0 && <p className="muted small">Empty in this slot.</p>}
+      {visits.map((visit) => (
+        <div key={visit.id} className="visit-rows">
+          <div className="step small">
+            <strong>{visit.step.short}</strong> <span className="muted">{visit.level}</span>
+          </div>
+          {visit.children.map(({ id, name }) => {
+            const mark = markOf(visit.id, id)
+            const away = absent.has(id)
+            return (
+              <div key={id} className={away ? 'child away' : 'child'} role="group" aria-label={name}>
+                <button type="button" className="child-name" onClick={() => onOpen(visit.id, id)}>
+                  {name}
+                  {away ? <small>away</small> : mark?.of != null && <small>{`${mark.right} of ${mark.of}`}</small>}
+                </button>
+                {judgements.map((judged) => (
+                  <button
+                    key={judged}
+                    type="button"
+                    className="mark"
+                    disabled={!enabled || away}
+                    aria-pressed={mark?.judged === judged}
+                    aria-label={`${name} ${markWords[judged]}`}
+                    onClick={() => onTap(visit.id, id, judged)}
+                  >
+                    <MarkSign judged={judged} />
+                  </button>
+                ))}
+              </div>
+            )
+          })}
+        </div>
+      ))}
+    </section>
+  )
+}
+
+/** ● own, ◐ help, ○ not yet. */
+export function MarkSign({ judged }: { judged: Judgement }) {
+  return (
+    <svg width={18} height={18} viewBox="-9 -9 18 18" aria-hidden>
+      <circle r={7} fill={judged === 'own' ? 'var(--ink)' : 'none'} stroke="var(--ink)" strokeWidth={2} />
+      {judged === 'help' && <path d="M0,-7A7,7 0 0 0 0,7Z" fill="var(--ink)" />}
+    </svg>
+  )
+}
