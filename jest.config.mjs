@@ -1,11 +1,19 @@
 /** Unit tests stand beside the file they check; browser tests live in e2e/ and have their own configuration. */
 export default {
   testEnvironment: 'node',
+  testTimeout: 60_000,
   roots: ['<rootDir>/src', '<rootDir>/bin'],
+  globalSetup: '<rootDir>/e2e/support/prepare.mjs',
   transform: {
     '^.+\\.(t|j)sx?$': [
       '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } },
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
     ],
   },
   transformIgnorePatterns: ['/node_modules/(?!(pure-rand|d3-.*|internmap)/)'],

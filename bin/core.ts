@@ -7,7 +7,9 @@ function main(): number {
   const [name] = process.argv.slice(2)
   const verb = name === undefined ? undefined : verbs[name]
   if (!verb) {
-    process.stderr.write(`verb: ${name ? `“${name}” is not a verb.` : 'missing.'} Verbs: ${Object.keys(verbs).join(', ')}.\n`)
+    process.stderr.write(
+      `verb: ${name ? `“${name}” is not a verb.` : 'missing.'} Verbs: ${Object.keys(verbs).join(', ')}.\n`,
+    )
     return 2
   }
   let input: unknown
@@ -22,7 +24,8 @@ function main(): number {
     return 0
   } catch (error) {
     if (error instanceof z.ZodError) {
-      for (const { path, message } of error.issues) process.stderr.write(`${path.join('.') || 'input'}: ${message}\n`)
+      for (const { path, message } of error.issues)
+        process.stderr.write(`${path.join('.') || 'input'}: ${message}\n`)
       return 2
     }
     process.stderr.write(`${(error as Error).stack}\n`)

@@ -40,7 +40,10 @@ const commands = {
 
   core() {
     packages()
-    const core = spawn(process.execPath, [...tsx, join(root, 'bin/core.ts'), ...rest], { cwd: root, stdio: 'inherit' })
+    const core = spawn(process.execPath, [...tsx, join(root, 'bin/core.ts'), ...rest], {
+      cwd: root,
+      stdio: 'inherit',
+    })
     core.on('exit', (code) => process.exit(code ?? 1))
   },
 
@@ -57,7 +60,9 @@ async function serve({ folder, port, before }) {
   const { inUse } = await import('./folder.mjs')
   const holder = process.env.DATABASE_URL ? null : inUse(folder, fsx.tryLock)
   if (holder !== null) {
-    say(`${folder} is in use by another Islands${holder && ` (process ${holder})`}. Stop that one first, or choose another folder with ISLANDS_FOLDER.`)
+    say(
+      `${folder} is in use by another Islands${holder && ` (process ${holder})`}. Stop that one first, or choose another folder with ISLANDS_FOLDER.`,
+    )
     process.exit(3)
   }
   build()
@@ -69,11 +74,15 @@ async function serve({ folder, port, before }) {
       ? 'only this computer can reach it (npm start -- --lan opens it to the local network)'
       : 'anyone on the local network can reach it; there are no accounts yet',
   )
-  const server = spawn(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', host, '-p', String(chosen)], {
-    cwd: root,
-    stdio: ['inherit', 'pipe', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
-  })
+  const server = spawn(
+    process.execPath,
+    [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', host, '-p', String(chosen)],
+    {
+      cwd: root,
+      stdio: ['inherit', 'pipe', 'inherit'],
+      env: { ...process.env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
+    },
+  )
   server.stdout.on('data', (chunk) => {
     if (String(chunk).includes('Ready')) say(`Islands is ready: http://localhost:${chosen}`)
   })

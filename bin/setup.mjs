@@ -48,13 +48,22 @@ function once(stamp, print, title, work) {
  * parts of other operating systems, and a registry may not offer them.
  */
 export function packages() {
-  once('node_modules/.islands-stamp', fingerprint(['package-lock.json']), 'installing packages (about a minute) …', () => {
-    const { status } = spawnSync('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 2, 2] })
-    if (status !== 0) {
-      say('npm install failed. Is there a network?')
-      process.exit(1)
-    }
-  })
+  once(
+    'node_modules/.islands-stamp',
+    fingerprint(['package-lock.json']),
+    'installing packages (about a minute) …',
+    () => {
+      const { status } = spawnSync(
+        'npm',
+        ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'],
+        { cwd: root, stdio: ['ignore', 2, 2] },
+      )
+      if (status !== 0) {
+        say('npm install failed. Is there a network?')
+        process.exit(1)
+      }
+    },
+  )
 }
 
 /** Debian's Chromium with its driver, for the browser tests. */
@@ -64,7 +73,12 @@ export function browser() {
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = (...args) => {
     const [program, ...all] = [...sudo, 'apt-get', ...args]
-    return spawnSync(program, all, { stdio: ['ignore', 2, 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0
+    return (
+      spawnSync(program, all, {
+        stdio: ['ignore', 2, 2],
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      }).status === 0
+    )
   }
   if (!apt('update', '-qq') || !apt('install', '-y', '-qq', 'chromium', 'chromium-driver')) {
     say('could not install them; on Debian: apt-get install chromium chromium-driver')
@@ -76,11 +90,15 @@ export function browser() {
 export function build() {
   const print = fingerprint(['src', 'next.config.ts', 'tsconfig.json', 'package-lock.json'])
   once('.next/islands-stamp', print, 'building (about a minute) …', () => {
-    const { status, stdout, stderr } = spawnSync(process.execPath, ['node_modules/next/dist/bin/next', 'build'], {
-      cwd: root,
-      encoding: 'utf8',
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
-    })
+    const { status, stdout, stderr } = spawnSync(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'build'],
+      {
+        cwd: root,
+        encoding: 'utf8',
+        env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+      },
+    )
     if (status !== 0) {
       process.stderr.write(stdout + stderr)
       process.exit(1)
@@ -90,8 +108,7 @@ export function build() {
 
 /** The port, or the next one that is free. */
 export async function freePort(port) {
-  for (let candidate = port; candidate < port + 50; candidate++)
-    if (await isFree(candidate)) return candidate
+  for (let candidate = port; candidate < port + 50; candidate++) if (await isFree(candidate)) return candidate
   return port
 }
 

@@ -38,7 +38,10 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
     const made = asInputProblem('groups', () => makeGroups(problem))
     const id = (child: number) => problem.children[child]
     return {
-      groups: made.groups.map(({ level, children }) => ({ level: problem.levels[level], children: children.map(id) })),
+      groups: made.groups.map(({ level, children }) => ({
+        level: problem.levels[level],
+        children: children.map(id),
+      })),
       cost: made.cost,
       lowerBound: made.lowerBound,
       fit: made.fitting / problem.children.length,
@@ -54,11 +57,16 @@ function asInputProblem<T>(path: string, run: () => T): T {
   } catch (error) {
     if (error instanceof NoExactAnalysis) throw inputProblems(path, [error.message])
     if (error instanceof ContradictoryLimits)
-      throw inputProblems(path, error.contradictions.map((contradiction) => `contradiction: ${JSON.stringify(contradiction)}`))
+      throw inputProblems(
+        path,
+        error.contradictions.map((contradiction) => `contradiction: ${JSON.stringify(contradiction)}`),
+      )
     throw error
   }
 }
 
 function inputProblems(path: string, messages: string[]): z.ZodError {
-  return new z.ZodError(messages.map((message) => ({ code: 'custom', path: [path], message, input: undefined })))
+  return new z.ZodError(
+    messages.map((message) => ({ code: 'custom', path: [path], message, input: undefined })),
+  )
 }

@@ -1,11 +1,15 @@
 import { join } from 'node:path'
-import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres'
-import { migrate } from 'drizzle-orm/node-postgres/migrator'
+import type { PGlite } from '@electric-sql/pglite'
+import { drizzle as drizzlePostgres } from 'drizzle-orm/node-postgres'
+import { migrate as migratePostgres } from 'drizzle-orm/node-postgres/migrator'
+import { drizzle as drizzlePglite, type PgliteDatabase } from 'drizzle-orm/pglite'
+import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator'
 import pg from 'pg'
-import { hostPglite, type HostedPglite } from './pglite/host'
+import { PgliteClient } from './pglite/client'
 import * as schema from './schema'
 
-export type Database = NodePgDatabase<typeof schema>
+/** The same query interface for PGlite and for a PostgreSQL server. */
+export type Database = PgliteDatabase<typeof schema>
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 export interface OpenDatabase {
@@ -13,35 +17,36 @@ export interface OpenDatabase {
   close(): Promise<void>
 }
 
+const options = { schema, casing: 'snake_case' } as const
+const migrations = () => ({ migrationsFolder: join(process.cwd(), 'src/data/migrations') })
+
+/** A PostgreSQL server where `DATABASE_URL` names one, else PGlite in `folder`; migrated. */
+export function openDatabase({ url, folder }: { url?: string; folder: string }): Promise<OpenDatabase> {
+  return url ? openServer(url) : openFolder(folder)
+}
+
+async function openFolder(folder: string): Promise<OpenDatabase> {
+  const client = await PgliteClient.open(folder)
+  // The client has the two methods of PGlite that the query builder calls.
+  const database = drizzlePglite({ client: client as unknown as PGlite, ...options })
+  await migratePglite(database, migrations())
+  return { database, close: () => client.close() }
+}
+
 /** Any number: the same for every instance, so that only one of them migrates at a time. */
 const migrationLock = 7_240_311
 
-/** A PostgreSQL server where `DATABASE_URL` names one, else PGlite in `folder`; migrated. */
-export async function openDatabase({ url, folder }: { url?: string; folder: string }): Promise<OpenDatabase> {
-  const hosted: HostedPglite | null = url ? null : await hostPglite(folder)
-  const pool = hosted
-    ? new pg.Pool({ host: hosted.host, port: 5432, user: 'postgres', database: 'postgres', max: 4 })
-    : new pg.Pool({ connectionString: url, max: 10 })
-  const database = drizzle(pool, { schema, casing: 'snake_case' })
-  await migrateOnce(pool)
-  return {
-    database,
-    async close() {
-      await pool.end()
-      await hosted?.close()
-    },
-  }
-}
-
-async function migrateOnce(pool: pg.Pool) {
+async function openServer(url: string): Promise<OpenDatabase> {
+  const pool = new pg.Pool({ connectionString: url, max: 10 })
   const client = await pool.connect()
   try {
     await client.query('select pg_advisory_lock($1)', [migrationLock])
-    await migrate(drizzle(client), { migrationsFolder: join(process.cwd(), 'src/data/migrations') })
-    await client.query('select pg_advisory_unlock($1)', [migrationLock])
+    await migratePostgres(drizzlePostgres(client, options), migrations())
   } finally {
+    await client.query('select pg_advisory_unlock($1)', [migrationLock])
     client.release()
   }
+  return { database: drizzlePostgres(pool, options) as unknown as Database, close: () => pool.end() }
 }
 
 /** The one open database of a server process; kept on globalThis because routes and instrumentation are bundled apart. */

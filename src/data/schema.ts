@@ -300,7 +300,10 @@ export const visit = pgTable(
   (table) => [
     index().on(table.classId),
     unique().on(table.sessionId, table.slot, table.group),
-    foreignKey({ columns: [table.sessionId, table.station], foreignColumns: [station.sessionId, station.position] }),
+    foreignKey({
+      columns: [table.sessionId, table.station],
+      foreignColumns: [station.sessionId, station.position],
+    }),
   ],
 )
 

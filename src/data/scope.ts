@@ -18,7 +18,11 @@ export interface ClassScope {
 }
 
 /** Null if the adult does not belong to the class, or there is no such class: a stranger learns no difference. */
-export async function enterClass(db: Database | Transaction, adultId: string, classId: string): Promise<ClassScope | null> {
+export async function enterClass(
+  db: Database | Transaction,
+  adultId: string,
+  classId: string,
+): Promise<ClassScope | null> {
   const [row] = await db
     .select({ name: classroom.name, yearGroup: classroom.yearGroup, timeZone: classroom.timeZone })
     .from(classroom)

@@ -27,7 +27,9 @@ export async function childrenOf(scope: ClassScope): Promise<Child[]> {
       id,
       name: displayName({ name, initial }),
       estimates: Object.fromEntries(own.map((row) => [row.strand, row])) as Child['estimates'],
-      rightAlone: Object.fromEntries(own.map((row) => [row.strand, row.rightAlone])) as unknown as Child['rightAlone'],
+      rightAlone: Object.fromEntries(
+        own.map((row) => [row.strand, row.rightAlone]),
+      ) as unknown as Child['rightAlone'],
     }
   })
 }

@@ -4,7 +4,16 @@ import { readChildren, readTable } from '@/core/formats/class-list'
 import { strandIds, strandOf, strands, type StrandId } from '@/core/skills'
 import { serverDatabase } from '@/data/connection'
 import { classesOf, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
-import { allInClass, estimatesOf, insertPupils, linksOf, placementsOf, pupilsOf, replaceLinks, savePlacements } from '@/data/queries/pupils'
+import {
+  allInClass,
+  estimatesOf,
+  insertPupils,
+  linksOf,
+  placementsOf,
+  pupilsOf,
+  replaceLinks,
+  savePlacements,
+} from '@/data/queries/pupils'
 import { enterClass, type ClassScope } from '@/data/scope'
 import { todayIn } from './clock'
 import { rebuildEstimates } from './estimates'
@@ -37,10 +46,14 @@ function isTimeZone(zone: string): boolean {
   }
 }
 
-export const listClasses: UseCase<void, ClassCard[]> = async (viewer) => classesOf(await serverDatabase(), viewer.adultId)
+export const listClasses: UseCase<void, ClassCard[]> = async (viewer) =>
+  classesOf(await serverDatabase(), viewer.adultId)
 
 /** A new class with its children, placed by year group. All or nothing. */
-export const createClass: UseCase<z.input<typeof createClassSchema>, { children: number }> = async (viewer, raw) => {
+export const createClass: UseCase<z.input<typeof createClassSchema>, { children: number }> = async (
+  viewer,
+  raw,
+) => {
   const { list, ...row } = createClassSchema.parse(raw)
   const database = await serverDatabase()
   return database.transaction(async (transaction) => {
@@ -55,9 +68,14 @@ export const createClass: UseCase<z.input<typeof createClassSchema>, { children:
 export const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
 
 /** Adds a list of children to a class. @throws {Refused} if any line can't be taken */
-export const addChildren = changingClass(addChildrenSchema, async (scope, { list }) => ({ children: await addListed(scope, list) }))
+export const addChildren = changingClass(addChildrenSchema, async (scope, { list }) => ({
+  children: await addListed(scope, list),
+}))
 
-async function addListed(scope: ClassScope, { text, columns, hasHeader }: z.infer<typeof listSchema>): Promise<number> {
+async function addListed(
+  scope: ClassScope,
+  { text, columns, hasHeader }: z.infer<typeof listSchema>,
+): Promise<number> {
   const table = readTable(text)
   if ('kind' in table) throw new Refused('The list can’t be read. Nothing was imported.')
   const present = await pupilsOf(scope)
@@ -68,7 +86,8 @@ async function addListed(scope: ClassScope, { text, columns, hasHeader }: z.infe
   if ('kind' in read) throw new Refused('No column holds the names. Nothing was imported.')
   if (read.problems.length > 0)
     throw new Refused(`Line ${read.problems[0].line} can’t be taken. Nothing was imported.`)
-  if (present.length + read.children.length > 60) throw new Refused('A class holds at most 60 children. Nothing was imported.')
+  if (present.length + read.children.length > 60)
+    throw new Refused('A class holds at most 60 children. Nothing was imported.')
   const rows = read.children.map(({ name, initial, year }) => ({
     id: crypto.randomUUID(),
     name,
@@ -96,13 +115,25 @@ const placementSchema = z
     step: z.number().int().min(0),
     sureness: z.enum(surenesses),
   })
-  .refine(({ strand, step }) => step < strandOf(strand).steps.length, { path: ['step'], error: 'The strand has no such step.' })
+  .refine(({ strand, step }) => step < strandOf(strand).steps.length, {
+    path: ['step'],
+    error: 'The strand has no such step.',
+  })
 
-export const placeSchema = z.object({ classId: z.uuid(), placements: z.array(placementSchema).min(1).max(180) })
+export const placeSchema = z.object({
+  classId: z.uuid(),
+  placements: z.array(placementSchema).min(1).max(180),
+})
 
 /** Places children on steps of strands; their estimates are worked out anew from all evidence. */
 export const place = changingClass(placeSchema, async (scope, { placements }) => {
-  if (!(await allInClass(scope, placements.map(({ pupilId }) => pupilId)))) throw new NotHere()
+  if (
+    !(await allInClass(
+      scope,
+      placements.map(({ pupilId }) => pupilId),
+    ))
+  )
+    throw new NotHere()
   const known = new Map((await placementsOf(scope)).map((row) => [`${row.pupilId} ${row.strand}`, row.day]))
   const today = todayIn(scope.classroom.timeZone)
   const rows = placements.map((row) => ({ ...row, day: known.get(`${row.pupilId} ${row.strand}`) ?? today }))
@@ -118,7 +149,13 @@ export const linksSchema = z.object({ classId: z.uuid(), links: z.array(linkSche
 
 /** Who is to be kept apart or together; takes the place of what stood before. */
 export const saveLinks = changingClass(linksSchema, async (scope, { links }) => {
-  if (!(await allInClass(scope, links.flatMap(({ pupilA, pupilB }) => [pupilA, pupilB])))) throw new NotHere()
+  if (
+    !(await allInClass(
+      scope,
+      links.flatMap(({ pupilA, pupilB }) => [pupilA, pupilB]),
+    ))
+  )
+    throw new NotHere()
   const pairs = new Map(
     links.map((link) => {
       const [pupilA, pupilB] = [link.pupilA, link.pupilB].sort()
@@ -172,7 +209,12 @@ export const classTable = readingClass(classIdSchema, async (scope) => {
     classroom: scope.classroom,
     rows,
     links: links.map(({ kind, pupilA, pupilB }) => ({ kind, pupilA, pupilB })),
-    placements: placements.map(({ pupilId, strand, step, sureness }) => ({ pupilId, strand, step, sureness })),
+    placements: placements.map(({ pupilId, strand, step, sureness }) => ({
+      pupilId,
+      strand,
+      step,
+      sureness,
+    })),
     today: todayIn(scope.classroom.timeZone),
   }
 })

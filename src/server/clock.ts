@@ -7,5 +7,10 @@ export function now(): Date {
 
 /** Today's date where the school is. */
 export function todayIn(timeZone: string, at = now()): Day {
-  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(at)
+  return new Intl.DateTimeFormat('en-CA', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(at)
 }

@@ -33,12 +33,41 @@ function asObservation(row: Evidence, day: number): Observation {
     : { day, step, weight, right: row.right!, of: row.of!, guess: 0 }
 }
 
-function estimateRow(pupilId: string, strand: StrandId, day: Day, belief: Belief, summary: Summary, observations: number): EstimateWithDensity {
+function estimateRow(
+  pupilId: string,
+  strand: StrandId,
+  day: Day,
+  belief: Belief,
+  summary: Summary,
+  observations: number,
+): EstimateWithDensity {
   const { mean, sd, p10, p50, p90, secure, struggling, rightAlone, workingStep } = summary
-  return { pupilId, strand, day, mean, sd, p10, p50, p90, secure, struggling, rightAlone, workingStep, observations, density: belief.ability.mass }
+  return {
+    pupilId,
+    strand,
+    day,
+    mean,
+    sd,
+    p10,
+    p50,
+    p90,
+    secure,
+    struggling,
+    rightAlone,
+    workingStep,
+    observations,
+    density: belief.ability.mass,
+  }
 }
 
-const bandPoint = (pupilId: string, strand: StrandId, day: Day, { p10, p50, p90 }: Summary): BandPoint => ({ pupilId, strand, day, p10, p50, p90 })
+const bandPoint = (pupilId: string, strand: StrandId, day: Day, { p10, p50, p90 }: Summary): BandPoint => ({
+  pupilId,
+  strand,
+  day,
+  p10,
+  p50,
+  p90,
+})
 
 type Placed = Pick<PlacementRow, 'pupilId' | 'strand' | 'step' | 'sureness' | 'day'>
 
@@ -47,16 +76,22 @@ export function estimateFrom(placed: Placed, history: readonly Evidence[]) {
   const { pupilId, strand } = placed
   const difficulties = difficultiesOf(strand)
   let belief: Belief = { ability: normalAbility(difficulties, priorOf(strand, placed)), day: 0 }
-  const band: BandPoint[] = [bandPoint(pupilId, strand, placed.day, summarise(belief, difficulties))]
+  // One point a day: that of its evening.
+  const band = new Map([
+    [placed.day, bandPoint(pupilId, strand, placed.day, summarise(belief, difficulties))],
+  ])
   for (const [index, row] of history.entries()) {
     const day = Math.max(0, schoolDaysBetween(placed.day, row.schoolDay))
     belief = observe(belief, asObservation(row, day), difficulties)
     if (history[index + 1]?.schoolDay !== row.schoolDay)
-      band.push(bandPoint(pupilId, strand, row.schoolDay, summarise(belief, difficulties)))
+      band.set(row.schoolDay, bandPoint(pupilId, strand, row.schoolDay, summarise(belief, difficulties)))
   }
   const last = history.at(-1)?.schoolDay ?? placed.day
   const day = last > placed.day ? last : placed.day
-  return { estimate: estimateRow(pupilId, strand, day, belief, summarise(belief, difficulties), history.length), band }
+  return {
+    estimate: estimateRow(pupilId, strand, day, belief, summarise(belief, difficulties), history.length),
+    band: [...band.values()],
+  }
 }
 
 /** Works estimates out anew from placement and all records that stand. */
@@ -84,7 +119,10 @@ export async function rebuildEstimates(scope: ClassScope, placements: readonly P
  * a rebuild where it is older than the estimate or corrects another record.
  * @returns false if the record was there already
  */
-export async function recordEvidence(scope: ClassScope, row: Omit<ObservationRow, 'classId' | 'storedAt'>): Promise<boolean> {
+export async function recordEvidence(
+  scope: ClassScope,
+  row: Omit<ObservationRow, 'classId' | 'storedAt'>,
+): Promise<boolean> {
   const { pupilId, strand } = row
   const before = await lockEstimate(scope, pupilId, strand)
   if (!(await insertObservation(scope, row))) return false
@@ -101,7 +139,9 @@ export async function recordEvidence(scope: ClassScope, row: Omit<ObservationRow
     difficulties,
   )
   const summary = summarise(belief, difficulties)
-  await saveEstimates(scope, [estimateRow(pupilId, strand, row.schoolDay, belief, summary, before.observations + 1)])
+  await saveEstimates(scope, [
+    estimateRow(pupilId, strand, row.schoolDay, belief, summary, before.observations + 1),
+  ])
   await saveBand(scope, [bandPoint(pupilId, strand, row.schoolDay, summary)])
   return true
 }

@@ -29,7 +29,10 @@ export function levelProfile(gameId: string, levelId: string): ProfileStep[] {
 }
 
 /** Expected success of each child at each level of a game; shape [child][level]. */
-export function successAt(gameId: string, rightAlone: readonly Record<StrandId, readonly number[]>[]): number[][] {
+export function successAt(
+  gameId: string,
+  rightAlone: readonly Record<StrandId, readonly number[]>[],
+): number[][] {
   const levels = gameOf(gameId).levels.map(({ id }) => levelProfile(gameId, id))
   return rightAlone.map((child) => levels.map((profile) => expectedSuccess(profile, child)))
 }
@@ -38,7 +41,8 @@ export function successAt(gameId: string, rightAlone: readonly Record<StrandId, 
 export function mainStrand(gameId: string): StrandId {
   const total = new Map<StrandId, number>()
   for (const { id } of gameOf(gameId).levels)
-    for (const { strand, share } of levelProfile(gameId, id)) total.set(strand, (total.get(strand) ?? 0) + share)
+    for (const { strand, share } of levelProfile(gameId, id))
+      total.set(strand, (total.get(strand) ?? 0) + share)
   return [...total].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0]
 }
 

@@ -37,8 +37,13 @@ const likelyEnough = 0.8
 
 /** The level of a game that costs these children least, the easiest where there are none. */
 function bestLevel(gameId: string, children: readonly Child[]) {
-  const success = successAt(gameId, children.map(({ rightAlone }) => rightAlone))
-  const costs = gameOf(gameId).levels.map((_, level) => success.reduce((sum, row) => sum + fitCost(row[level], fittingBand), 0))
+  const success = successAt(
+    gameId,
+    children.map(({ rightAlone }) => rightAlone),
+  )
+  const costs = gameOf(gameId).levels.map((_, level) =>
+    success.reduce((sum, row) => sum + fitCost(row[level], fittingBand), 0),
+  )
   const level = costs.indexOf(Math.min(...costs))
   return { level, inZone: success.filter((row) => inBand(row[level], fittingBand)).length }
 }
@@ -73,7 +78,12 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { group, 
       levelId,
       players: game.players,
       setOf,
-      minutes: minutes && { p10: minutes.p10, p50: minutes.p50, p90: minutes.p90, finishInSlot: minutes.finishInSlot },
+      minutes: minutes && {
+        p10: minutes.p10,
+        p50: minutes.p50,
+        p90: minutes.p90,
+        finishInSlot: minutes.finishInSlot,
+      },
       needs: items,
       noise: game.room.noise,
       fitting: chosen && { of: chosen.children.length, inZone },
@@ -83,7 +93,13 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { group, 
         (chosen === null || inZone * 2 >= chosen.children.length),
     }
   })
-  return { rows, groups: groups.map(({ pennant }) => pennant), group: chosen ? group : null, slotMinutes, needs }
+  return {
+    rows,
+    groups: groups.map(({ pennant }) => pennant),
+    group: chosen ? group : null,
+    slotMinutes,
+    needs,
+  }
 })
 
 export const gamePageSchema = classIdSchema.extend({
@@ -103,37 +119,50 @@ export interface LevelRow {
 }
 
 /** One game at one level: what a slot of it comes to. */
-export const gamePage = readingClass(gamePageSchema, async (scope, { gameId, levelId, params, players, slotMinutes }) => {
-  const game = gameOf(gameId)
-  const { children } = await groupsWithChildren(scope)
-  const success = successAt(gameId, children.map(({ rightAlone }) => rightAlone))
-  const best = children.map((_, child) => {
-    const costs = success[child].map((p) => fitCost(p, fittingBand))
-    return costs.indexOf(Math.min(...costs))
-  })
-  const level = game.levels.find(({ id }) => id === levelId) ?? game.levels[mostCommon(best)]
-  const changed = params === undefined ? null : game.params.safeParse(params)
-  const rules = changed?.success ? changed.data : level.params
-  const setOf = Math.min(game.players.max, players ?? game.players.typical)
-  const input: FiguresInput = changed?.success
-    ? { game: gameId, params: rules, players: setOf, slotMinutes }
-    : { game: gameId, level: level.id, players: setOf, slotMinutes }
-  const forChildren = setOf * 2
-  return {
-    game: { id: gameId, title: game.title, summary: game.summary, texts: game.texts, players: game.players, room: game.room },
-    level: { id: level.id, title: level.title },
-    changed: changed?.success ? rules : null,
-    refused: changed !== null && !changed.success ? changed.error.issues.map(({ message }) => message) : [],
-    levels: game.levels.map(({ id, title }, index): LevelRow => ({
-      id,
-      title,
-      children: children.filter((_, child) => best[child] === index).map(({ name }) => name),
-    })),
-    input,
-    analysis: analysisOf(input),
-    materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
-  }
-})
+export const gamePage = readingClass(
+  gamePageSchema,
+  async (scope, { gameId, levelId, params, players, slotMinutes }) => {
+    const game = gameOf(gameId)
+    const { children } = await groupsWithChildren(scope)
+    const success = successAt(
+      gameId,
+      children.map(({ rightAlone }) => rightAlone),
+    )
+    const best = children.map((_, child) => {
+      const costs = success[child].map((p) => fitCost(p, fittingBand))
+      return costs.indexOf(Math.min(...costs))
+    })
+    const level = game.levels.find(({ id }) => id === levelId) ?? game.levels[mostCommon(best)]
+    const changed = params === undefined ? null : game.params.safeParse(params)
+    const rules = changed?.success ? changed.data : level.params
+    const setOf = Math.min(game.players.max, players ?? game.players.typical)
+    const input: FiguresInput = changed?.success
+      ? { game: gameId, params: rules, players: setOf, slotMinutes }
+      : { game: gameId, level: level.id, players: setOf, slotMinutes }
+    const forChildren = setOf * 2
+    return {
+      game: {
+        id: gameId,
+        title: game.title,
+        summary: game.summary,
+        texts: game.texts,
+        players: game.players,
+        room: game.room,
+      },
+      level: { id: level.id, title: level.title },
+      changed: changed?.success ? rules : null,
+      refused: changed !== null && !changed.success ? changed.error.issues.map(({ message }) => message) : [],
+      levels: game.levels.map(({ id, title }, index): LevelRow => ({
+        id,
+        title,
+        children: children.filter((_, child) => best[child] === index).map(({ name }) => name),
+      })),
+      input,
+      analysis: analysisOf(input),
+      materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
+    }
+  },
+)
 
 function needsOf(gameId: string, params: unknown, children: number, setOf: number): Need[] {
   const game = gameOf(gameId)

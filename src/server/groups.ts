@@ -3,9 +3,21 @@ import { gameIdSchema, gameOf } from '@/core/games'
 import { fitByMoves, fitByNumberOfGroups } from '@/core/grouping/curves'
 import { makeGroups, presentGrouping } from '@/core/grouping/group'
 import { mostGroups } from '@/core/grouping/pennants'
-import { fittingAtOneLevel, groupingProblem, limitsSchema, type Grouping, type GroupingProblem } from '@/core/grouping/problem'
+import {
+  fittingAtOneLevel,
+  groupingProblem,
+  limitsSchema,
+  type Grouping,
+  type GroupingProblem,
+} from '@/core/grouping/problem'
 import { ContradictoryLimits, type Contradiction } from '@/core/grouping/units'
-import { groupingOf, insertGrouping, versionsOf, type StoredGrouping, type VersionRow } from '@/data/queries/groupings'
+import {
+  groupingOf,
+  insertGrouping,
+  versionsOf,
+  type StoredGrouping,
+  type VersionRow,
+} from '@/data/queries/groupings'
 import { allInClass, linksOf } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
@@ -57,9 +69,18 @@ function problemFor(
   return groupingProblem({
     children: children.map(({ id }) => id),
     levels: gameOf(gameId).levels.map(({ id }) => id),
-    success: successAt(gameId, children.map(({ rightAlone }) => rightAlone)),
+    success: successAt(
+      gameId,
+      children.map(({ rightAlone }) => rightAlone),
+    ),
     band: fittingBand,
-    limits: limitsSchema.parse({ groups, together: pairs('together'), apart: pairs('apart'), current, milliseconds: 300 }),
+    limits: limitsSchema.parse({
+      groups,
+      together: pairs('together'),
+      apart: pairs('apart'),
+      current,
+      milliseconds: 300,
+    }),
   })
 }
 
@@ -68,7 +89,11 @@ function evenSizes(children: number, count: number) {
   return { count, min: Math.max(1, Math.floor(children / count) - 1), max: Math.ceil(children / count) + 1 }
 }
 
-const shown = ({ children }: GroupingProblem, { groups }: Grouping, pennants: readonly number[]): ShownGroup[] =>
+const shown = (
+  { children }: GroupingProblem,
+  { groups }: Grouping,
+  pennants: readonly number[],
+): ShownGroup[] =>
   groups.map((group, position) => ({
     pennant: pennants[position] ?? position,
     level: group.level,
@@ -79,7 +104,8 @@ function explained<T>(run: () => T): T {
   try {
     return run()
   } catch (error) {
-    if (error instanceof ContradictoryLimits) throw new Refused(error.contradictions.map(contradictionText).join(' '))
+    if (error instanceof ContradictoryLimits)
+      throw new Refused(error.contradictions.map(contradictionText).join(' '))
     throw error
   }
 }
@@ -111,9 +137,17 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
   const count = standing?.groups.length ?? usualCount(children.length)
   const problem = problemFor(children, gameId, links, evenSizes(children.length, count))
   const groups =
-    children.length === 0 ? [] : standing ? standingGroups(standing, children) : explained(() => shown(problem, makeGroups(problem), []))
+    children.length === 0
+      ? []
+      : standing
+        ? standingGroups(standing, children)
+        : explained(() => shown(problem, makeGroups(problem), []))
   return {
-    children: children.map(({ id, name }, index) => ({ id, name, success: problem.success[index] as number[] })),
+    children: children.map(({ id, name }, index) => ({
+      id,
+      name,
+      success: problem.success[index] as number[],
+    })),
     gameId,
     levels: levels.map(({ id, title }) => ({ id, title })),
     groups,
@@ -132,7 +166,10 @@ function standingGroups({ groups, gameId }: StoredGrouping, children: readonly C
   const levels = gameOf(gameId).levels
   return groups.map(({ pennant, levelId, pupils }, position) => ({
     pennant,
-    level: Math.max(0, levels.findIndex(({ id }) => id === levelId)),
+    level: Math.max(
+      0,
+      levels.findIndex(({ id }) => id === levelId),
+    ),
     children: [
       ...pupils.filter((id) => present.has(id)),
       ...(position === 0 ? children.map(({ id }) => id).filter((id) => !placed.has(id)) : []),
@@ -147,7 +184,12 @@ function numberCurve(problem: GroupingProblem) {
   const key = JSON.stringify([problem.success, problem.limits.together, problem.limits.apart])
   const known = curves.get(key)
   if (known) return known
-  const made = explained(() => fitByNumberOfGroups({ ...problem, limits: { ...problem.limits, together: [], apart: [] } }, [1, 2, 3, 4, 5, 6, 7, 8]))
+  const made = explained(() =>
+    fitByNumberOfGroups(
+      { ...problem, limits: { ...problem.limits, together: [], apart: [] } },
+      [1, 2, 3, 4, 5, 6, 7, 8],
+    ),
+  )
   if (curves.size > 50) curves.clear()
   curves.set(key, made)
   return made
@@ -174,7 +216,11 @@ export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId,
 })
 
 const groupSchema = z.object({
-  pennant: z.number().int().min(0).max(mostGroups - 1),
+  pennant: z
+    .number()
+    .int()
+    .min(0)
+    .max(mostGroups - 1),
   levelId: z.string(),
   pupils: z.array(z.uuid()).max(60),
 })
@@ -191,30 +237,59 @@ export const saveGroupsSchema = z
     const levels = new Set(gameOf(gameId).levels.map(({ id }) => id))
     groups.forEach(({ levelId }, index) => {
       if (!levels.has(levelId))
-        context.addIssue({ code: 'custom', path: ['groups', index, 'levelId'], message: 'The game has no such level.' })
+        context.addIssue({
+          code: 'custom',
+          path: ['groups', index, 'levelId'],
+          message: 'The game has no such level.',
+        })
     })
     const pupils = groups.flatMap((group) => group.pupils)
-    if (new Set(pupils).size < pupils.length) context.addIssue({ code: 'custom', path: ['groups'], message: 'A child is in two groups.' })
+    if (new Set(pupils).size < pupils.length)
+      context.addIssue({ code: 'custom', path: ['groups'], message: 'A child is in two groups.' })
     if (new Set(groups.map(({ pennant }) => pennant)).size < groups.length)
       context.addIssue({ code: 'custom', path: ['groups'], message: 'Two groups have the same name.' })
   })
 
 /** Keeps the groups as a new dated version. */
-export const saveGroups = changingClass(saveGroupsSchema, async (scope, { groupingId, gameId, note, groups }) => {
-  if (!(await allInClass(scope, groups.flatMap(({ pupils }) => pupils)))) throw new NotHere()
-  const filled = groups.filter(({ pupils }) => pupils.length > 0)
-  if (filled.length === 0) throw new Refused('Every group is empty. Nothing was saved.')
-  const day = todayIn(scope.classroom.timeZone)
-  const version = await insertGrouping(scope, { id: groupingId, day, strand: mainStrand(gameId), gameId, note, groups: filled })
-  return { version }
-})
+export const saveGroups = changingClass(
+  saveGroupsSchema,
+  async (scope, { groupingId, gameId, note, groups }) => {
+    if (
+      !(await allInClass(
+        scope,
+        groups.flatMap(({ pupils }) => pupils),
+      ))
+    )
+      throw new NotHere()
+    const filled = groups.filter(({ pupils }) => pupils.length > 0)
+    if (filled.length === 0) throw new Refused('Every group is empty. Nothing was saved.')
+    const day = todayIn(scope.classroom.timeZone)
+    const version = await insertGrouping(scope, {
+      id: groupingId,
+      day,
+      strand: mainStrand(gameId),
+      gameId,
+      note,
+      groups: filled,
+    })
+    return { version }
+  },
+)
 
 export interface Regrouping {
   fitting: number
+  /** How far children stand outside their zone in all. */
+  cost: number
   groups: ShownGroup[]
   /** Who moves, and what is expected here and there. */
   moves: { child: string; from: number; to: number; here: number; there: number }[]
 }
+
+/** Worth showing: more children in their zone than with fewer moves, or clearly nearer to it. */
+const better = (made: Grouping, fewerMoves: readonly Grouping[]) =>
+  made.fitting > Math.max(...fewerMoves.map(({ fitting }) => fitting)) ||
+  (made.fitting === Math.max(...fewerMoves.map(({ fitting }) => fitting)) &&
+    made.cost < 0.8 * Math.min(...fewerMoves.map(({ cost }) => cost)))
 
 /** Regroupings of the groups that stand, each with the fewest moves for what it gains; without moves first. */
 export const suggestMoves = readingClass(classIdSchema, async (scope): Promise<Regrouping[]> => {
@@ -225,7 +300,11 @@ export const suggestMoves = readingClass(classIdSchema, async (scope): Promise<R
   const current = Object.fromEntries(present.flatMap((group, g) => group.children.map((id) => [id, g])))
   const sizes = present.map((group) => group.children.length)
   const even = evenSizes(children.length, present.length)
-  const limits = { count: present.length, min: Math.min(even.min, ...sizes), max: Math.max(even.max, ...sizes) }
+  const limits = {
+    count: present.length,
+    min: Math.min(even.min, ...sizes),
+    max: Math.max(even.max, ...sizes),
+  }
   const problem = problemFor(children, standing.gameId, await linked(scope), limits, current)
   const index = new Map(children.map(({ id }, i) => [id, i]))
   const now = presentGrouping(
@@ -236,11 +315,12 @@ export const suggestMoves = readingClass(classIdSchema, async (scope): Promise<R
   const pennants = present.map(({ pennant }) => pennant)
   const found = explained(() => fitByMoves(problem))
   return [now, ...found]
-    .filter((made, i, all) => i === 0 || made.fitting > Math.max(...all.slice(0, i).map(({ fitting }) => fitting)))
+    .filter((made, i, all) => i === 0 || better(made, all.slice(0, i)))
     .map((made) => {
       const groups = shown(problem, made, pennants)
       return {
         fitting: made.fitting,
+        cost: made.cost,
         groups,
         moves: made.moved.map((child) => {
           const id = problem.children[child]

@@ -71,7 +71,11 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
         conflict.kind === 'too-long'
           ? [
               {
-                station: view.stations[view.visits.find(({ slot, group }) => slot === conflict.slot && group === conflict.group)!.station].title,
+                station:
+                  view.stations[
+                    view.visits.find(({ slot, group }) => slot === conflict.slot && group === conflict.group)!
+                      .station
+                  ].title,
                 finishInSlot: conflict.finishInSlot,
               },
             ]

@@ -8,7 +8,13 @@ import { materialsOf, type Need } from '@/core/planning/materials'
 import { repeats, rotate } from '@/core/planning/rotation'
 import { timetable, type SlotTime } from '@/core/planning/timetable'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
-import { deletePlanned, insertSession, nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
+import {
+  deletePlanned,
+  insertSession,
+  nextSession,
+  type StationMode,
+  type StoredSession,
+} from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
@@ -21,8 +27,16 @@ export const stationModes = ['adult-led', 'adult-near', 'own'] as const
 export const planSchema = z.object({
   day: z.iso.date('Give the day as year-month-day.'),
   startsAt: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Give the start as hours and minutes, like 10:15.'),
-  slots: z.number().int().min(1, 'A session needs at least one slot.').max(6, 'A session has at most six slots.'),
-  slotMinutes: z.number().int().min(5, 'A slot lasts at least 5 minutes.').max(40, 'A slot lasts at most 40 minutes.'),
+  slots: z
+    .number()
+    .int()
+    .min(1, 'A session needs at least one slot.')
+    .max(6, 'A session has at most six slots.'),
+  slotMinutes: z
+    .number()
+    .int()
+    .min(5, 'A slot lasts at least 5 minutes.')
+    .max(40, 'A slot lasts at most 40 minutes.'),
   stations: z
     .array(z.object({ gameId: gameIdSchema, mode: z.enum(stationModes) }))
     .min(1, 'A session needs at least one station.')
@@ -57,7 +71,14 @@ export interface PlanView {
   plan: Plan
   times: SlotTime[]
   groups: { pennant: number; children: string[] }[]
-  stations: { gameId: string; title: string; mode: StationMode; levels: { id: string; title: string }[]; cautions: string[]; needs: Need[] }[]
+  stations: {
+    gameId: string
+    title: string
+    mode: StationMode
+    levels: { id: string; title: string }[]
+    cautions: string[]
+    needs: Need[]
+  }[]
   visits: PlannedVisit[]
   conflicts: Conflict[]
   materials: Need[]
@@ -68,13 +89,19 @@ const likelyEnough = 0.8
 /** Works a plan out: who is where, at which level, in which sets, with what. Writes nothing. */
 function workOut(plan: Plan, grouping: StoredGrouping, children: readonly Child[]): PlanView {
   const byId = new Map(children.map((child) => [child.id, child]))
-  const groups = grouping.groups.map(({ pennant, pupils }) => ({ pennant, pupils: pupils.flatMap((id) => byId.get(id) ?? []) }))
+  const groups = grouping.groups.map(({ pennant, pupils }) => ({
+    pennant,
+    pupils: pupils.flatMap((id) => byId.get(id) ?? []),
+  }))
   const places = rotate(groups.length, plan.stations.length, plan.slots)
   const visits = places.map((place): PlannedVisit => {
     const { gameId } = plan.stations[place.station]
     const game = gameOf(gameId)
     const { pupils } = groups[place.group]
-    const success = successAt(gameId, pupils.map(({ rightAlone }) => rightAlone))
+    const success = successAt(
+      gameId,
+      pupils.map(({ rightAlone }) => rightAlone),
+    )
     const key = `${place.slot}:${place.group}`
     const own = game.levels.findIndex(({ id }) => id === plan.chosen[key])
     const level = own >= 0 ? own : fittingLevel(gameId, success)
@@ -95,7 +122,12 @@ function workOut(plan: Plan, grouping: StoredGrouping, children: readonly Child[
   })
   const demands = visits.map(({ slot, station, levelId, sets }) => {
     const game = gameOf(plan.stations[station].gameId)
-    return { slot, station, sets, materials: game.materials(game.levels.find(({ id }) => id === levelId)!.params) }
+    return {
+      slot,
+      station,
+      sets,
+      materials: game.materials(game.levels.find(({ id }) => id === levelId)!.params),
+    }
   })
   const materials = materialsOf(demands, plan.stations.length)
   return {
@@ -129,15 +161,23 @@ function fittingLevel(gameId: string, success: number[][]): number {
     band: fittingBand,
     limits: limitsSchema.parse({ groups: { count: 1, min: 1, max: success.length } }),
   })
-  return cheapestLevel(problem, success.map((_, child) => child)).level
+  return cheapestLevel(
+    problem,
+    success.map((_, child) => child),
+  ).level
 }
 
-function conflictsOf(plan: Plan, visits: readonly PlannedVisit[], places: ReturnType<typeof rotate>): Conflict[] {
+function conflictsOf(
+  plan: Plan,
+  visits: readonly PlannedVisit[],
+  places: ReturnType<typeof rotate>,
+): Conflict[] {
   const again = repeats(places).map(({ slot, group }): Conflict => ({ kind: 'again', slot, group }))
   const others = visits.flatMap(({ slot, group, station, children, finishInSlot }): Conflict[] => {
     const { players } = gameOf(plan.stations[station].gameId)
     if (children < players.min) return [{ kind: 'too-few', slot, group, least: players.min }]
-    if (finishInSlot !== null && finishInSlot < likelyEnough) return [{ kind: 'too-long', slot, group, finishInSlot }]
+    if (finishInSlot !== null && finishInSlot < likelyEnough)
+      return [{ kind: 'too-long', slot, group, finishInSlot }]
     return []
   })
   return [...again, ...others]
@@ -156,7 +196,14 @@ function firstPlan(today: Day, groups: number): Plan {
     { gameId: 'the-gap', mode: 'own' as const },
   ]
   const stations = all.slice(0, Math.max(1, Math.min(all.length, groups)))
-  return { day: nextSchoolDay(today), startsAt: '10:15', slots: stations.length, slotMinutes: 12, stations, chosen: {} }
+  return {
+    day: nextSchoolDay(today),
+    startsAt: '10:15',
+    slots: stations.length,
+    slotMinutes: 12,
+    stations,
+    chosen: {},
+  }
 }
 
 /** The plan a stored session was made from. */
@@ -173,8 +220,11 @@ function planOf(session: StoredSession): Plan {
 }
 
 /** What a stored session comes to with the estimates of now. */
-export const workOutSession = (session: StoredSession, grouping: StoredGrouping, children: readonly Child[]): PlanView =>
-  workOut(planOf(session), grouping, children)
+export const workOutSession = (
+  session: StoredSession,
+  grouping: StoredGrouping,
+  children: readonly Child[],
+): PlanView => workOut(planOf(session), grouping, children)
 
 export interface PlanPage {
   /** Null: there are no groups to plan for. */
@@ -183,30 +233,46 @@ export interface PlanPage {
   session: { id: string; state: StoredSession['state'] } | null
   today: Day
   games: { id: string; title: string }[]
+  /** True if the view holds a station more than what is stored. */
+  added: boolean
 }
 
-/** The next session, or a plan to start from where there is none. */
-export const planPage = readingClass(classIdSchema, async (scope): Promise<PlanPage> => {
-  const today = todayIn(scope.classroom.timeZone)
-  const session = await nextSession(scope)
-  const grouping = await groupingOf(scope, session?.groupingId)
-  if (!grouping) return { view: null, session: null, today, games: [] }
-  const plan = session ? planOf(session) : firstPlan(today, grouping.groups.length)
-  return {
-    view: workOut(plan, grouping, await childrenOf(scope)),
-    session: session && { id: session.id, state: session.state },
-    today,
-    games: planGames(),
-  }
-})
+/** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
+export const planPage = readingClass(
+  classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
+  async (scope, { add }): Promise<PlanPage> => {
+    const today = todayIn(scope.classroom.timeZone)
+    const session = await nextSession(scope)
+    const grouping = await groupingOf(scope, session?.groupingId)
+    if (!grouping) return { view: null, session: null, today, games: [], added: false }
+    const stored = session ? planOf(session) : firstPlan(today, grouping.groups.length)
+    const added =
+      add !== undefined &&
+      session?.state !== 'running' &&
+      stored.stations.every(({ gameId }) => gameId !== add)
+    const plan: Plan = added
+      ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own' }], chosen: {} }
+      : stored
+    return {
+      view: workOut(plan, grouping, await childrenOf(scope)),
+      session: session && { id: session.id, state: session.state },
+      today,
+      games: planGames(),
+      added,
+    }
+  },
+)
 
 const planGames = () => games.map(({ id, title }) => ({ id, title }))
 
 /** What a changed plan comes to; writes nothing. */
-export const previewPlan = readingClass(classIdSchema.extend({ plan: planSchema }), async (scope, { plan }) => {
-  const grouping = await standingGrouping(scope)
-  return workOut(plan, grouping, await childrenOf(scope))
-})
+export const previewPlan = readingClass(
+  classIdSchema.extend({ plan: planSchema }),
+  async (scope, { plan }) => {
+    const grouping = await standingGrouping(scope)
+    return workOut(plan, grouping, await childrenOf(scope))
+  },
+)
 
 export const savePlanSchema = classIdSchema.extend({
   sessionId: z.uuid(),
@@ -218,7 +284,8 @@ export const savePlanSchema = classIdSchema.extend({
 /** Keeps a plan as the session of its day. */
 export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId, plan, replaces }) => {
   const grouping = await standingGrouping(scope)
-  if (plan.day < todayIn(scope.classroom.timeZone)) throw new Refused('That day has passed. Choose today or later.')
+  if (plan.day < todayIn(scope.classroom.timeZone))
+    throw new Refused('That day has passed. Choose today or later.')
   const { visits } = workOut(plan, grouping, await childrenOf(scope))
   if (replaces) await deletePlanned(scope, replaces)
   await insertSession(scope, {
@@ -234,7 +301,14 @@ export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId,
     pausedAt: null,
     extraMinutes: 0,
     stations: plan.stations.map((station, position) => ({ ...station, position })),
-    visits: visits.map(({ slot, station, group, levelId, sets }) => ({ id: crypto.randomUUID(), slot, station, group, levelId, sets })),
+    visits: visits.map(({ slot, station, group, levelId, sets }) => ({
+      id: crypto.randomUUID(),
+      slot,
+      station,
+      group,
+      levelId,
+      sets,
+    })),
   })
   return { sessionId }
 })

@@ -24,11 +24,18 @@ export interface ChildSuggestion {
 }
 
 /** What the evidence says about each child at the step its group plays at. */
-export function suggestionsFor(children: readonly Child[], seen: readonly SeenRow[], grouping: StoredGrouping | null, today: Day): ChildSuggestion[] {
+export function suggestionsFor(
+  children: readonly Child[],
+  seen: readonly SeenRow[],
+  grouping: StoredGrouping | null,
+  today: Day,
+): ChildSuggestion[] {
   return children.map((child) => {
     const group = grouping?.groups.find(({ pupils }) => pupils.includes(child.id))
     const place =
-      group && grouping ? stepOfVisit(grouping.gameId, group.levelId, grouping.strand) : { strand: 'add' as StrandId, step: child.estimates.add.workingStep ?? 0 }
+      group && grouping
+        ? stepOfVisit(grouping.gameId, group.levelId, grouping.strand)
+        : { strand: 'add' as StrandId, step: child.estimates.add.workingStep ?? 0 }
     const own = seen.filter(({ pupilId }) => pupilId === child.id)
     const newest = own.at(-1)?.schoolDay
     const estimate = child.estimates[place.strand]
@@ -43,7 +50,11 @@ export function suggestionsFor(children: readonly Child[], seen: readonly SeenRo
         struggling: estimate.struggling,
         seen: own
           .filter(({ strand }) => strand === place.strand)
-          .map(({ step, judged, schoolDay }) => ({ step, judged, day: schoolDaysBetween('2000-01-03', schoolDay) })),
+          .map(({ step, judged, schoolDay }) => ({
+            step,
+            judged,
+            day: schoolDaysBetween('2000-01-03', schoolDay),
+          })),
         daysSince: newest === undefined ? null : schoolDaysBetween(newest, today),
       }),
     }
@@ -60,8 +71,14 @@ export function pressing(suggestions: readonly ChildSuggestion[]): ChildSuggesti
 }
 
 /** The class's suggestions, the most pressing first. */
-export async function classSuggestions(scope: ClassScope, children: Child[], grouping: StoredGrouping | null) {
-  return pressing(suggestionsFor(children, await seenInClass(scope), grouping, todayIn(scope.classroom.timeZone)))
+export async function classSuggestions(
+  scope: ClassScope,
+  children: Child[],
+  grouping: StoredGrouping | null,
+) {
+  return pressing(
+    suggestionsFor(children, await seenInClass(scope), grouping, todayIn(scope.classroom.timeZone)),
+  )
 }
 
 export const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional() })
@@ -102,21 +119,41 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
   const grouping = await groupingOf(scope)
-  const [suggestion] = suggestionsFor([child], (await seenInClass(scope)).filter((row) => row.pupilId === pupilId), grouping, todayIn(scope.classroom.timeZone))
+  const [suggestion] = suggestionsFor(
+    [child],
+    (await seenInClass(scope)).filter((row) => row.pupilId === pupilId),
+    grouping,
+    todayIn(scope.classroom.timeZone),
+  )
   const bands = await bandsOf(scope, { pupilId })
   const records = await observationsOf(scope, [pupilId])
   const group = grouping?.groups.find(({ pupils }) => pupils.includes(pupilId))
   return {
     child: { id: child.id, name: child.name },
     suggestion,
-    group: group && grouping ? { pennant: group.pennant, game: gameOf(grouping.gameId).title, level: gameOf(grouping.gameId).levels.find(({ id }) => id === group.levelId)?.title ?? '' } : null,
+    group:
+      group && grouping
+        ? {
+            pennant: group.pennant,
+            game: gameOf(grouping.gameId).title,
+            level: gameOf(grouping.gameId).levels.find(({ id }) => id === group.levelId)?.title ?? '',
+          }
+        : null,
     strands: strands.map(({ id }) => ({
       strand: id,
       estimate: child.estimates[id],
       band: bands.filter(({ strand }) => strand === id),
     })),
     records: records
-      .map(({ id, strand, step, judged, right, of, schoolDay }) => ({ id, strand, step, judged, right, of, schoolDay }))
+      .map(({ id, strand, step, judged, right, of, schoolDay }) => ({
+        id,
+        strand,
+        step,
+        judged,
+        right,
+        of,
+        schoolDay,
+      }))
       .reverse(),
     today: todayIn(scope.classroom.timeZone),
   }

@@ -97,7 +97,13 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
     times: timetable(session.startsAt, session.slots, session.slotMinutes),
     stations: session.stations.map(({ gameId, mode }) => {
       const { title, texts } = gameOf(gameId)
-      return { title, mode, lookFor: texts.lookFors[0], finishEarly: texts.finishEarly, cautions: [...texts.cautions] }
+      return {
+        title,
+        mode,
+        lookFor: texts.lookFors[0],
+        finishEarly: texts.finishEarly,
+        cautions: [...texts.cautions],
+      }
     }),
     visits: session.visits.map(({ id, slot, station, group, levelId }) => {
       const { gameId } = session.stations[station]
@@ -115,7 +121,14 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
         }),
       }
     }),
-    marks: marks.map(({ id, pupilId, visitId, judged, right, of }) => ({ id, pupilId, visitId: visitId!, judged, right, of })),
+    marks: marks.map(({ id, pupilId, visitId, judged, right, of }) => ({
+      id,
+      pupilId,
+      visitId: visitId!,
+      judged,
+      right,
+      of,
+    })),
     absent: await absentOf(scope, session.id),
   }
 })
@@ -136,7 +149,13 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
   const at = now()
   switch (tap) {
     case 'start':
-      return updateSession(scope, sessionId, { state: 'running', slot: 0, slotStartedAt: at, pausedAt: null, extraMinutes: 0 })
+      return updateSession(scope, sessionId, {
+        state: 'running',
+        slot: 0,
+        slotStartedAt: at,
+        pausedAt: null,
+        extraMinutes: 0,
+      })
     case 'pause':
       return session.pausedAt ? undefined : updateSession(scope, sessionId, { pausedAt: at })
     case 'resume': {
@@ -148,7 +167,12 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
       return updateSession(scope, sessionId, { extraMinutes: Math.min(60, session.extraMinutes + 1) })
     case 'next':
       if (slot + 1 >= session.slots) return updateSession(scope, sessionId, { state: 'done' })
-      return updateSession(scope, sessionId, { slot: slot + 1, slotStartedAt: at, pausedAt: null, extraMinutes: 0 })
+      return updateSession(scope, sessionId, {
+        slot: slot + 1,
+        slotStartedAt: at,
+        pausedAt: null,
+        extraMinutes: 0,
+      })
     case 'finish':
       return updateSession(scope, sessionId, { state: 'done' })
   }
@@ -173,9 +197,18 @@ export const markSchema = classIdSchema
     corrects: z.uuid().nullable().default(null),
     madeAt: z.iso.datetime({ offset: true }),
   })
-  .refine(({ right, of }) => (right === null) === (of === null), { path: ['of'], error: 'A tally needs both numbers.' })
-  .refine(({ right, of }) => right === null || of === null || right <= of, { path: ['right'], error: 'More right than asked.' })
-  .refine(({ judged, of }) => judged === null || of === null, { path: ['judged'], error: 'Either a mark or a tally.' })
+  .refine(({ right, of }) => (right === null) === (of === null), {
+    path: ['of'],
+    error: 'A tally needs both numbers.',
+  })
+  .refine(({ right, of }) => right === null || of === null || right <= of, {
+    path: ['right'],
+    error: 'More right than asked.',
+  })
+  .refine(({ judged, of }) => judged === null || of === null, {
+    path: ['judged'],
+    error: 'Either a mark or a tally.',
+  })
   .refine(({ judged, of, corrects }) => judged !== null || of !== null || corrects !== null, {
     path: ['corrects'],
     error: 'Nothing to record.',

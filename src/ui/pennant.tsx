@@ -12,7 +12,15 @@ const outlines: Record<PennantShape, string> = {
 }
 
 /** The mark of a group: shape and colour by number. Decorative beside the group's name. */
-export function Pennant({ number, label = false, size = 20 }: { number: number; label?: boolean; size?: number }) {
+export function Pennant({
+  number,
+  label = false,
+  size = 20,
+}: {
+  number: number
+  label?: boolean
+  size?: number
+}) {
   const shape = pennantShapes[number]
   return (
     <svg

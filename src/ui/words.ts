@@ -6,7 +6,8 @@ import { stepOf, type StrandId } from '@/core/skills'
 export const hundredths = (share: number) => String(Math.round(share * 100))
 
 /** One decimal where it says something: 7.6, 61. */
-export const few = (value: number) => (value < 20 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value)))
+export const few = (value: number) =>
+  value < 20 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value))
 
 /** “1 child”, “2 children”. */
 export const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`
@@ -17,7 +18,12 @@ const numbers = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'E
 export const capital = (count: number) => numbers[count] ?? String(count)
 export const lower = (count: number) => capital(count).toLowerCase()
 
-const longDay = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' })
+const longDay = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+})
 const shortDay = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 
 /** “Tuesday 24 November”. */
@@ -32,26 +38,42 @@ export function agoInWords(schoolDays: number): string {
   return `${lower(Math.round(schoolDays / 5))} weeks ago`
 }
 
-export const modeInWords = { 'adult-led': 'with an adult', 'adult-near': 'adult near', own: 'on their own' } as const
+export const modeInWords = {
+  'adult-led': 'with an adult',
+  'adult-near': 'adult near',
+  own: 'on their own',
+} as const
 
 /** Why a child is worth looking at, as a clause after the name. */
 export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: number): string {
   const at = stepOf({ strand, step }).short
   switch (suggestion.kind) {
     case 'ready':
-      return `may be ready to move: ${suggestion.own} of ${suggestion.of} on their own at “${at}” or above, over ${lower(suggestion.days)} days`
+      return `may be ready: ${suggestion.own} of ${suggestion.of} alone at “${at}”, over ${lower(suggestion.days)} days`
     case 'step-back':
-      return `finds “${at}” hard: ${suggestion.own} of ${suggestion.of} on their own over ${many(suggestion.days, 'day')}; an easier level may help`
+      return `finds “${at}” hard: ${suggestion.own} of ${suggestion.of} alone; an easier level may help`
     case 'another-look':
-      if (suggestion.why === 'secure-but-one-day') return `looks secure at “${at}”, but seen on only ${many(suggestion.days, 'day')}; one more look`
-      return suggestion.days === null ? 'nothing seen yet; one look would help' : `last seen ${agoInWords(suggestion.days)}; one look would help`
+      if (suggestion.why === 'secure-but-one-day')
+        return `looks secure at “${at}”, but seen on only ${many(suggestion.days, 'day')}; one more look`
+      return suggestion.days === null
+        ? 'nothing seen yet; one look would help'
+        : `last seen ${agoInWords(suggestion.days)}; one look would help`
     case 'stay':
       return `works at the right step: “${at}”`
   }
 }
 
+function shorter(before: number, after: number): string {
+  return few(before) === few(after)
+    ? 'The game stays as long.'
+    : `${few(after)} goes instead of ${few(before)}.`
+}
+
 /** Advice as a heading and the sentence that says what was found by trying it. */
-export function adviceInWords({ change, amount, why, before, after }: Advice): { heading: string; found: string } {
+export function adviceInWords({ change, amount, why, before, after }: Advice): {
+  heading: string
+  found: string
+} {
   const heading = {
     'let-passing-count': 'Let passing the goal count',
     'bounce-back': 'Bounce back from the goal',
@@ -65,7 +87,7 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
     why === 'finishes'
       ? `Finishes ${hundredths(after.finishInSlot ?? 0)} times in 100 instead of ${hundredths(before.finishInSlot ?? 0)}.`
       : why === 'less-dead'
-        ? `${hundredths(before.deadShare)} in 100 goes are spent waiting; then ${hundredths(after.deadShare)}. ${few(after.goes)} goes, now ${few(before.goes)}.`
+        ? `${hundredths(before.deadShare)} in 100 goes are spent waiting; then ${hundredths(after.deadShare) === '0' ? 'none' : hundredths(after.deadShare)}. ${shorter(before.goes, after.goes)}`
         : `A child waits ${hundredths(after.waitingShare)} % of the time instead of ${hundredths(before.waitingShare)} %.`
   return { heading, found }
 }

@@ -59,7 +59,8 @@ export function advise(input: AnalyseInput, analysis: Analysis): Advice[] {
   for (const advice of found) {
     // Variants of one change come mildest first: the first that finishes often enough will do.
     const known = best.get(advice.change)
-    if (!known || ((known.after.finishInSlot ?? 1) < oftenEnough && advice.gain > known.gain)) best.set(advice.change, advice)
+    if (!known || ((known.after.finishInSlot ?? 1) < oftenEnough && advice.gain > known.gain))
+      best.set(advice.change, advice)
   }
   return [...best.values()]
     .sort((a, b) => b.gain - a.gain)
@@ -89,7 +90,8 @@ function gainOf(before: Effect, after: Effect): { why: Advice['why']; gain: numb
   return null
 }
 
-const spoils = (before: Effect, after: Effect) => (after.finishInSlot ?? 1) < (before.finishInSlot ?? 1) - 0.05
+const spoils = (before: Effect, after: Effect) =>
+  (after.finishInSlot ?? 1) < (before.finishInSlot ?? 1) - 0.05
 
 /** Players of each set when a set is split in two; null where the game or the number forbids it. */
 function smallerSet(game: AnyGame, players: number): number | null {

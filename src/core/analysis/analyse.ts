@@ -34,24 +34,37 @@ export const analyseInputSchema = z
     const params = levelParams(game, input, context)
     const players = input.players ?? game.players.typical
     if (players > game.players.max)
-      context.addIssue({ code: 'custom', path: ['players'], message: `${game.title} takes at most ${game.players.max} players.` })
+      context.addIssue({
+        code: 'custom',
+        path: ['players'],
+        message: `${game.title} takes at most ${game.players.max} players.`,
+      })
     return { ...input, game, params, players }
   })
 
 /** Parsed: the game itself, its checked parameters and the players of the set. */
 export type AnalyseInput = z.output<typeof analyseInputSchema>
 
-function levelParams(game: AnyGame, { params, level }: { params?: unknown; level?: string }, context: z.RefinementCtx) {
+function levelParams(
+  game: AnyGame,
+  { params, level }: { params?: unknown; level?: string },
+  context: z.RefinementCtx,
+) {
   if (level !== undefined && params === undefined) {
     const found = game.levels.find(({ id }) => id === level)
     if (found) return found.params
     const known = game.levels.map(({ id }) => id).join(', ')
-    context.addIssue({ code: 'custom', path: ['level'], message: `${game.title} has no level “${level}”. It has: ${known}.` })
+    context.addIssue({
+      code: 'custom',
+      path: ['level'],
+      message: `${game.title} has no level “${level}”. It has: ${known}.`,
+    })
     return z.NEVER
   }
   const parsed = game.params.safeParse(params ?? game.levels[0].params)
   if (parsed.success) return parsed.data
-  for (const { path, message } of parsed.error.issues) context.addIssue({ code: 'custom', path: ['params', ...path], message })
+  for (const { path, message } of parsed.error.issues)
+    context.addIssue({ code: 'custom', path: ['params', ...path], message })
   return z.NEVER
 }
 

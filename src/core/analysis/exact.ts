@@ -71,7 +71,10 @@ function playFixed(game: AnyGame, params: unknown, choice: Choice, pace: Pace): 
   return {
     goes: { from: 0, mass },
     firstWins: null,
-    outcomes: branches.map(({ probability, result }) => ({ outcome: result.outcome, expected: probability * goes })),
+    outcomes: branches.map(({ probability, result }) => ({
+      outcome: result.outcome,
+      expected: probability * goes,
+    })),
     seconds: drawnSeconds(
       branches.map(({ result }) => result.outcome.seconds),
       goes,

@@ -35,7 +35,10 @@ export const goesOf = ({ goes }: Play): Spread => ({
 })
 
 /** Σ over kinds of go of the expected number times `weight`. */
-function expected({ outcomes }: Play, weight: (outcome: Play['outcomes'][number]['outcome']) => number): number {
+function expected(
+  { outcomes }: Play,
+  weight: (outcome: Play['outcomes'][number]['outcome']) => number,
+): number {
   return outcomes.reduce((sum, { outcome, expected: times }) => sum + times * weight(outcome), 0)
 }
 
@@ -58,7 +61,9 @@ export function minutesOf(play: Play, slotMinutes: number): Minutes | null {
     p50: percentile(play.seconds, 0.5) / 60,
     p90: percentile(play.seconds, 0.9) / 60,
     finishInSlot: finish,
-    finishHalfWidth: play.sample ? 1.959963984540054 * Math.sqrt((finish * (1 - finish)) / play.sample.games) : null,
+    finishHalfWidth: play.sample
+      ? 1.959963984540054 * Math.sqrt((finish * (1 - finish)) / play.sample.games)
+      : null,
     seconds: play.seconds.mass,
     gamesPerSlot: renewals(play.seconds.mass, play.seconds.from, slot),
   }
@@ -69,7 +74,8 @@ function renewals(mass: Float64Array, from: number, slot: number): number {
   const games = new Float64Array(slot + 1)
   for (let s = 1; s <= slot; s++) {
     let sum = 0
-    for (let i = 0; i < mass.length && from + i <= s; i++) if (mass[i] > 0) sum += mass[i] * (1 + games[s - from - i])
+    for (let i = 0; i < mass.length && from + i <= s; i++)
+      if (mass[i] > 0) sum += mass[i] * (1 + games[s - from - i])
     games[s] = sum
   }
   return games[slot]
@@ -102,6 +108,8 @@ export function practiceOf(play: Play, players: number): Practice {
     items: items
       .map(({ key, item, count }) => ({ key, item, share: count / total, perGame: count }))
       .sort((a, b) => b.share - a.share || (a.key < b.key ? -1 : 1)),
-    steps: [...steps.values()].sort((a, b) => (a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : a.step - b.step)),
+    steps: [...steps.values()].sort((a, b) =>
+      a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : a.step - b.step,
+    ),
   }
 }

@@ -23,7 +23,9 @@ export interface GoChain extends Chain {
 export function outcomeOf(events: readonly GameEvent[], pace: Pace): GoOutcome {
   const acts = events.some(
     ({ kind, ...event }) =>
-      kind === 'moved' || kind === 'built' || (kind === 'answered' && 'item' in event && event.item.op === 'missing'),
+      kind === 'moved' ||
+      kind === 'built' ||
+      (kind === 'answered' && 'item' in event && event.item.op === 'missing'),
   )
   return {
     dead: !acts,
@@ -45,7 +47,13 @@ export function goBranches(game: AnyGame, state: GameState, choice: Choice, pace
  * Explores a game played by one child (or by a set on one shared board) from its set-up.
  * @returns the chain, or null if it has more than `limit` states.
  */
-export function buildGoChain(game: AnyGame, params: unknown, choice: Choice, pace: Pace, limit = 30_000): GoChain | null {
+export function buildGoChain(
+  game: AnyGame,
+  params: unknown,
+  choice: Choice,
+  pace: Pace,
+  limit = 30_000,
+): GoChain | null {
   const first = game.setup(params, 1)
   const index = new Map([[game.key(first), 0]])
   const states: GameState[] = [first]

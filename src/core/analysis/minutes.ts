@@ -15,7 +15,10 @@ export function lattice(chain: GoChain, racers: number): Distribution | null {
 }
 
 /** One board: walks through the seconds, so that the number of goes needs no dimension of its own. */
-function oneBoard({ states, initial, start, probability, next }: GoChain, seconds: Int32Array): Distribution | null {
+function oneBoard(
+  { states, initial, start, probability, next }: GoChain,
+  seconds: Int32Array,
+): Distribution | null {
   const slowest = Math.max(...seconds)
   const ring = Array.from({ length: slowest + 1 }, () => new Float64Array(states))
   ring[0].set(initial)
@@ -51,7 +54,9 @@ function oneBoard({ states, initial, start, probability, next }: GoChain, second
  */
 function race(chain: GoChain, racers: number, seconds: Int32Array): Distribution | null {
   const nothing: Distribution = { from: 0, mass: new Float64Array(0) }
-  let masses: Distribution[] = Array.from(chain.initial, (mass) => (mass > 0 ? { from: 0, mass: Float64Array.of(mass) } : nothing))
+  let masses: Distribution[] = Array.from(chain.initial, (mass) =>
+    mass > 0 ? { from: 0, mass: Float64Array.of(mass) } : nothing,
+  )
   let underWay: Distribution = { from: 0, mass: Float64Array.of(1) }
   const total: number[] = []
   let work = 0
@@ -126,7 +131,10 @@ class Sum {
  * counts the subsets of that size by their sum.
  */
 export function drawnSeconds(seconds: readonly number[], turn: number): Distribution {
-  const most = [...seconds].sort((a, b) => b - a).slice(0, turn).reduce((sum, s) => sum + s, 0)
+  const most = [...seconds]
+    .sort((a, b) => b - a)
+    .slice(0, turn)
+    .reduce((sum, s) => sum + s, 0)
   // ways[k][s]: subsets of k of the cards so far whose seconds sum to s.
   const ways = Array.from({ length: turn + 1 }, () => new Float64Array(most + 1))
   ways[0][0] = 1

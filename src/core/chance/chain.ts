@@ -54,7 +54,7 @@ export function* evolve(chain: Chain, tail = 1e-15, limit = 200_000): Generator<
 export function alwaysEnds(chain: Chain): boolean {
   const reachable = reach(chain)
   const ends = new Uint8Array(chain.states)
-  for (let changed = true; changed; ) {
+  for (let changed = true; changed;) {
     changed = false
     for (let state = chain.states - 1; state >= 0; state--) {
       if (ends[state]) continue

@@ -56,7 +56,8 @@ export function abilityMean({ from, mass }: Ability): number {
 export function abilitySd(ability: Ability): number {
   const centre = abilityMean(ability)
   let sum = 0
-  for (let i = 0; i < ability.mass.length; i++) sum += (ability.from + i * gridStep - centre) ** 2 * ability.mass[i]
+  for (let i = 0; i < ability.mass.length; i++)
+    sum += (ability.from + i * gridStep - centre) ** 2 * ability.mass[i]
   return Math.sqrt(sum)
 }
 

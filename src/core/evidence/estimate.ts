@@ -49,7 +49,12 @@ export function waitUntil(belief: Belief, day: number, noise = noisePerDay): Bel
 }
 
 /** One observation is taken in; it must not be older than the belief. */
-export function observe(belief: Belief, observation: Observation, difficulties: readonly number[], noise = noisePerDay): Belief {
+export function observe(
+  belief: Belief,
+  observation: Observation,
+  difficulties: readonly number[],
+  noise = noisePerDay,
+): Belief {
   const { ability, day } = waitUntil(belief, observation.day, noise)
   return { ability: weighted(ability, likelihood(observation, difficulties)), day }
 }
@@ -65,7 +70,9 @@ export function summarise({ ability }: Belief, difficulties: readonly number[]):
     p90: abilityPercentile(ability, 0.9),
     secure,
     struggling: difficulties.map((difficulty) => abilityBelow(ability, difficulty)),
-    rightAlone: difficulties.map((difficulty) => expectation(ability, (theta) => rightAlone(theta, difficulty))),
+    rightAlone: difficulties.map((difficulty) =>
+      expectation(ability, (theta) => rightAlone(theta, difficulty)),
+    ),
     workingStep: working < 0 ? null : working,
   }
 }
@@ -87,14 +94,24 @@ export const estimateInputSchema = z
           message: `There are ${difficulties.length} steps, counted from 0.`,
         })
       if (onDay !== undefined && day > onDay)
-        context.addIssue({ code: 'custom', path: ['observations', index, 'day'], message: `Later than onDay (${onDay}).` })
+        context.addIssue({
+          code: 'custom',
+          path: ['observations', index, 'day'],
+          message: `Later than onDay (${onDay}).`,
+        })
     })
   })
 
 export type EstimateInput = z.infer<typeof estimateInputSchema>
 
 /** The belief after a whole history, oldest observation first; those of one day in their given order. */
-export function rebuild({ difficulties, prior, noisePerDay: noise, observations, onDay }: EstimateInput): Belief {
+export function rebuild({
+  difficulties,
+  prior,
+  noisePerDay: noise,
+  observations,
+  onDay,
+}: EstimateInput): Belief {
   let belief: Belief = { ability: normalAbility(difficulties, prior), day: 0 }
   const inOrder = [...observations].sort((a, b) => a.day - b.day)
   for (const observation of inOrder) belief = observe(belief, observation, difficulties, noise)

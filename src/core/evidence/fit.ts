@@ -14,12 +14,25 @@ export const ownBand: readonly [number, number] = [0.7, 0.9]
  * Expected share of a level's items a child gets right alone.
  * @param rightAlone per strand and step, E[P(right alone)] under the child's estimate
  */
-export function expectedSuccess(profile: readonly ProfileStep[], rightAlone: Record<StrandId, readonly number[]>): number {
+export function expectedSuccess(
+  profile: readonly ProfileStep[],
+  rightAlone: Record<StrandId, readonly number[]>,
+): number {
   return profile.reduce((sum, { strand, step, share }) => sum + share * rightAlone[strand][step], 0)
 }
 
-/** The step a level is marked at: the one it practises most, in the focus strand where it does at all. */
+/** A step with at least this share of a level's items is what the level is for. */
+const worthMarking = 0.25
+
+/**
+ * The step a level is marked at: the hardest of which it holds a fair share, for easier items come
+ * with every level. In the focus strand where the level practises it at all.
+ */
 export function markedStep(profile: readonly ProfileStep[], focus?: StrandId): ProfileStep {
   const inFocus = profile.filter(({ strand }) => strand === focus)
-  return (inFocus.length > 0 ? inFocus : profile).reduce((most, step) => (step.share > most.share ? step : most))
+  const open = inFocus.length > 0 ? inFocus : profile
+  const most = open.reduce((best, step) => (step.share > best.share ? step : best))
+  return open
+    .filter(({ share, strand }) => share >= worthMarking && strand === most.strand)
+    .reduce((hardest, step) => (step.step > hardest.step ? step : hardest), most)
 }

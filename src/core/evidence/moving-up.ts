@@ -34,7 +34,9 @@ export function suggest({ step, secure, struggling, seen, daysSince }: Standing)
     return days >= 2
       ? { kind: 'ready', probability, own, of: here.length, days }
       : { kind: 'another-look', why: 'secure-but-one-day', days }
-  if (here.length > 0 && struggling[step] >= sureEnough) return { kind: 'step-back', own, of: here.length, days }
-  if (daysSince === null || daysSince >= notSeenFor) return { kind: 'another-look', why: 'not-seen', days: daysSince }
+  if (here.length > 0 && struggling[step] >= sureEnough)
+    return { kind: 'step-back', own, of: here.length, days }
+  if (daysSince === null || daysSince >= notSeenFor)
+    return { kind: 'another-look', why: 'not-seen', days: daysSince }
   return { kind: 'stay' }
 }

@@ -23,10 +23,12 @@ export const tallySchema = z.object({
 
 export const judgedSchema = z.object({ ...common, judged: z.enum(judgements) })
 
-export const observationSchema = z.union([judgedSchema, tallySchema]).refine(
-  (observation) => 'judged' in observation || observation.right <= observation.of,
-  { path: ['right'], error: 'More right than asked.' },
-)
+export const observationSchema = z
+  .union([judgedSchema, tallySchema])
+  .refine((observation) => 'judged' in observation || observation.right <= observation.of, {
+    path: ['right'],
+    error: 'More right than asked.',
+  })
 
 export type Observation = z.infer<typeof observationSchema>
 
@@ -44,7 +46,10 @@ export function rightAlone(theta: number, difficulty: number, guess = 0): number
  * Likelihood of an observation at ability θ, to the power of its weight. A tally is binomial (its
  * constant coefficient left out); a judgement is a graded response (Samejima 1969).
  */
-export function likelihood(observation: Observation, difficulties: readonly number[]): (theta: number) => number {
+export function likelihood(
+  observation: Observation,
+  difficulties: readonly number[],
+): (theta: number) => number {
   const difficulty = difficulties[observation.step]
   const { weight } = observation
   if ('judged' in observation) {

@@ -43,7 +43,12 @@ export interface RawTable {
 
 /** Text of an uploaded file: UTF-8, or UTF-16 where a byte-order mark says so. Null: some other encoding. */
 export function decodeText(bytes: Uint8Array): string | null {
-  const encoding = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : 'utf-8'
+  const encoding =
+    bytes[0] === 0xff && bytes[1] === 0xfe
+      ? 'utf-16le'
+      : bytes[0] === 0xfe && bytes[1] === 0xff
+        ? 'utf-16be'
+        : 'utf-8'
   try {
     const text = new TextDecoder(encoding, { fatal: true }).decode(bytes)
     return text.includes('\u0000') ? null : text
@@ -57,7 +62,8 @@ export function readTable(text: string): RawTable | ListProblem {
   if (text.trim() === '') return { kind: 'empty' }
   if (text.includes('\uFFFD') || text.includes('\u0000')) return { kind: 'not-utf8' }
   const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '').length
-  if (lines > mostLines + 1 || text.length > mostCharacters) return { kind: 'too-many-lines', lines, most: mostLines }
+  if (lines > mostLines + 1 || text.length > mostCharacters)
+    return { kind: 'too-many-lines', lines, most: mostLines }
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     delimitersToGuess: ['\t', ';', ','],
     delimiter: /[\t;,]/.test(text) ? '' : '\t',
@@ -71,12 +77,31 @@ export function readTable(text: string): RawTable | ListProblem {
     .filter(({ cells, line }) => cells.some((cell) => cell !== '') || line < data.length)
   const named = rows[0].cells.map(columnByHeading)
   const hasHeader = named.includes('name')
-  return { rows, hasHeader, columns: hasHeader ? named.map((column) => column ?? 'ignore') : guessColumns(rows.map(({ cells }) => cells)) }
+  return {
+    rows,
+    hasHeader,
+    columns: hasHeader
+      ? named.map((column) => column ?? 'ignore')
+      : guessColumns(rows.map(({ cells }) => cells)),
+  }
 }
 
 function columnByHeading(heading: string): Column | null {
   const word = heading.toLowerCase().replace(/[^a-z]/g, '')
-  if (['name', 'names', 'firstname', 'forename', 'child', 'pupil', 'children', 'knownas', 'preferredname'].includes(word)) return 'name'
+  if (
+    [
+      'name',
+      'names',
+      'firstname',
+      'forename',
+      'child',
+      'pupil',
+      'children',
+      'knownas',
+      'preferredname',
+    ].includes(word)
+  )
+    return 'name'
   if (['initial', 'surname', 'lastname', 'familyname'].includes(word)) return 'initial'
   if (['year', 'yeargroup', 'grade'].includes(word)) return 'year'
   return null

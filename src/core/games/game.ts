@@ -22,7 +22,13 @@ export interface Level<P> {
 
 /** A change of a rule that a teacher could make; advice tries each and compares the figures. */
 export interface Variant<P> {
-  change: 'let-passing-count' | 'bounce-back' | 'one-die-near-goal' | 'fewer-spaces' | 'use-neighbour' | 'fewer-cards'
+  change:
+    | 'let-passing-count'
+    | 'bounce-back'
+    | 'one-die-near-goal'
+    | 'fewer-spaces'
+    | 'use-neighbour'
+    | 'fewer-cards'
   /** The number in the change, where there is one: spaces, cards. */
   amount?: number
   params: P
@@ -70,7 +76,14 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
   variants(params: P): readonly Variant<P>[]
   materials(params: P): readonly Material[]
   texts: GameTexts
-  room: { noise: 0 | 1 | 2 | 3; floor: 0 | 1 | 2 | 3; adult: boolean; alone: boolean; together: boolean; win: boolean }
+  room: {
+    noise: 0 | 1 | 2 | 3
+    floor: 0 | 1 | 2 | 3
+    adult: boolean
+    alone: boolean
+    together: boolean
+    win: boolean
+  }
 }
 
 export interface GameState {

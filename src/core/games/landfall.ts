@@ -121,7 +121,14 @@ function step({ start, goal }: Params, from: number, squares: number): number {
 }
 
 /** The sum or difference of a go, said aloud and written if sentences are kept. */
-function tell(sink: Sink | undefined, params: Params, player: number, from: number, squares: number, addends: readonly number[]) {
+function tell(
+  sink: Sink | undefined,
+  params: Params,
+  player: number,
+  from: number,
+  squares: number,
+  addends: readonly number[],
+) {
   if (!sink) return
   const to = step(params, from, squares)
   const plus = squares === 0 ? params.goal > params.start : to > from
@@ -136,7 +143,11 @@ function tell(sink: Sink | undefined, params: Params, player: number, from: numb
 
 const sum = (numbers: readonly number[]) => numbers.reduce((total, n) => total + n, 0)
 
-const dice = (count: number, oneDieWithin: number | null = null) => ({ kind: 'dice' as const, count, oneDieWithin })
+const dice = (count: number, oneDieWithin: number | null = null) => ({
+  kind: 'dice' as const,
+  count,
+  oneDieWithin,
+})
 const cards = { kind: 'cards' as const, low: 0, high: 10 }
 const level = (id: string, title: string, start: number, goal: number, source: Params['source']) => ({
   id,
@@ -146,10 +157,15 @@ const level = (id: string, title: string, start: number, goal: number, source: P
 
 function variants(params: Params): Variant<Params>[] {
   const found: Variant<Params>[] = []
-  if (params.finish !== 'pass') found.push({ change: 'let-passing-count', params: { ...params, finish: 'pass' } })
-  if (params.finish === 'exact') found.push({ change: 'bounce-back', params: { ...params, finish: 'bounce' } })
+  if (params.finish !== 'pass')
+    found.push({ change: 'let-passing-count', params: { ...params, finish: 'pass' } })
+  if (params.finish === 'exact')
+    found.push({ change: 'bounce-back', params: { ...params, finish: 'bounce' } })
   if (params.source.kind === 'dice' && params.source.count > 1 && params.source.oneDieWithin === null)
-    found.push({ change: 'one-die-near-goal', params: { ...params, source: { ...params.source, oneDieWithin: 6 } } })
+    found.push({
+      change: 'one-die-near-goal',
+      params: { ...params, source: { ...params.source, oneDieWithin: 6 } },
+    })
   return found
 }
 
@@ -177,7 +193,11 @@ export const landfall = defineGame<Params, State, Move, View>({
   roll,
   moves,
   play,
-  view: (state, player) => ({ position: state.positions[player], left: left(state, player), thrown: state.thrown }),
+  view: (state, player) => ({
+    position: state.positions[player],
+    left: left(state, player),
+    thrown: state.thrown,
+  }),
   choose: { novice: anyMove, planner: anyMove },
   key: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
   variants,
@@ -205,9 +225,18 @@ export const landfall = defineGame<Params, State, Move, View>({
       'Stays on a zero and can say why?',
     ],
     misconceptions: [
-      { seen: 'Counts the square the marker stands on as one.', ask: 'Where are you now? Which square comes next?' },
-      { seen: 'Starts again from the first square every go.', ask: 'You are on 6. Do we need to count those again?' },
-      { seen: 'Moves one square on a zero.', ask: 'Show me none with your fingers. Where does the marker go?' },
+      {
+        seen: 'Counts the square the marker stands on as one.',
+        ask: 'Where are you now? Which square comes next?',
+      },
+      {
+        seen: 'Starts again from the first square every go.',
+        ask: 'You are on 6. Do we need to count those again?',
+      },
+      {
+        seen: 'Moves one square on a zero.',
+        ask: 'Show me none with your fingers. Where does the marker go?',
+      },
     ],
     talk: 'How did you know where you would land before you moved?',
     cautions: ['Small parts: keep markers and dice away from children who mouth objects.'],

@@ -96,7 +96,15 @@ function variants(params: Params): Variant<Params>[] {
     .map((turn) => ({ change: 'fewer-cards', amount: turn, params: { ...params, turn } }))
 }
 
-const level = (id: string, title: string, target: number, low: number, high: number, by = 1, turn: number | null = null) => ({
+const level = (
+  id: string,
+  title: string,
+  target: number,
+  low: number,
+  high: number,
+  by = 1,
+  turn: number | null = null,
+) => ({
   id,
   title,
   params: { target, cards: { low, high, by }, turn, record: false },
@@ -150,7 +158,10 @@ export const theGap = defineGame<Params, State, Move, View>({
     ],
     misconceptions: [
       { seen: 'Adds the card and the target.', ask: 'Is the card a part or the whole? Where is the whole?' },
-      { seen: 'Is one too many: counts the card itself.', ask: 'You have 6 already. What is the first number you still need?' },
+      {
+        seen: 'Is one too many: counts the card itself.',
+        ask: 'You have 6 already. What is the first number you still need?',
+      },
       { seen: 'For 27 to 46 says 21: tens and ones apart.', ask: 'How far is it to 30? And from there?' },
     ],
     talk: 'How did you know? Did anyone find it another way?',

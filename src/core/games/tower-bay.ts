@@ -132,9 +132,11 @@ function variants(params: Params): Variant<Params>[] {
   const found: Variant<Params>[] = []
   for (const share of [0.75, 0.5]) {
     const spaces = Math.round(all * share)
-    if (spaces < now && spaces >= 2) found.push({ change: 'fewer-spaces', amount: spaces, params: { ...params, spaces } })
+    if (spaces < now && spaces >= 2)
+      found.push({ change: 'fewer-spaces', amount: spaces, params: { ...params, spaces } })
   }
-  if (params.taken === 'wait') found.push({ change: 'use-neighbour', params: { ...params, taken: 'neighbour' } })
+  if (params.taken === 'wait')
+    found.push({ change: 'use-neighbour', params: { ...params, taken: 'neighbour' } })
   return found
 }
 
@@ -173,7 +175,9 @@ export const towerBay = defineGame<Params, State, Move, View>({
   materials: (params) => [
     { item: `tower board ${board(params)[0]} to ${board(params).at(-1)}`, perSet: 1 },
     { item: 'cube', perSet: board(params).reduce((sum, number) => sum + number, 0), loose: true },
-    params.source.kind === 'dice' ? { item: 'die', perSet: params.source.count } : { item: 'spinner', perSet: 1 },
+    params.source.kind === 'dice'
+      ? { item: 'die', perSet: params.source.count }
+      : { item: 'spinner', perSet: 1 },
     ...(params.record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
   ],
   texts: {
@@ -191,13 +195,20 @@ export const towerBay = defineGame<Params, State, Move, View>({
       'Says how many without counting the dots?',
     ],
     misconceptions: [
-      { seen: 'Counts on past the number while the hands keep going.', ask: 'Which number did you roll? When do you stop?' },
+      {
+        seen: 'Counts on past the number while the hands keep going.',
+        ask: 'Which number did you roll? When do you stop?',
+      },
       { seen: 'Puts the tower of six on nine.', ask: 'How do you tell these two apart? Which way is up?' },
-      { seen: 'Counts the tower again after it was moved.', ask: 'Did you add a cube? So how many are there now?' },
+      {
+        seen: 'Counts the tower again after it was moved.',
+        ask: 'Did you add a cube? So how many are there now?',
+      },
     ],
     talk: 'Which tower is one taller than this one? How do you know without counting?',
     cautions: ['Small parts: keep cubes and dice away from children who mouth objects.'],
-    homeVersion: 'Write 1 to 6 on paper and build with blocks or pasta shapes. Pasta: mind allergies, and do not eat it.',
+    homeVersion:
+      'Write 1 to 6 on paper and build with blocks or pasta shapes. Pasta: mind allergies, and do not eat it.',
     finishEarly: 'Put the towers in order and say which is one more.',
   },
   room: { noise: 2, floor: 0, adult: false, alone: true, together: true, win: true },

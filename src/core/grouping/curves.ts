@@ -2,7 +2,10 @@ import { makeGroups } from './group'
 import type { Grouping, GroupingProblem } from './problem'
 
 /** Children in their zone against the number of groups; counts that the sizes can't make are left out. */
-export function fitByNumberOfGroups(problem: GroupingProblem, counts: readonly number[]): { groups: number; fitting: number }[] {
+export function fitByNumberOfGroups(
+  problem: GroupingProblem,
+  counts: readonly number[],
+): { groups: number; fitting: number }[] {
   const n = problem.children.length
   return counts
     .filter((count) => count <= n)
@@ -17,7 +20,10 @@ export function fitByNumberOfGroups(problem: GroupingProblem, counts: readonly n
  * Regroupings from the present groups with fewer and fewer moves, from a price on each move that
  * rises: every one is the best found for its price, so no other does better with as few moves.
  */
-export function fitByMoves(problem: GroupingProblem, prices: readonly number[] = [2, 1, 0.5, 0.25, 0.1, 0.04]): Grouping[] {
+export function fitByMoves(
+  problem: GroupingProblem,
+  prices: readonly number[] = [2, 1, 0.5, 0.25, 0.1, 0.04],
+): Grouping[] {
   const found = new Map<number, Grouping>()
   for (const moveCost of prices) {
     const made = makeGroups({ ...problem, limits: { ...problem.limits, moveCost, milliseconds: 120 } })

@@ -22,14 +22,16 @@ import { ContradictoryLimits, unitsOf, type Units } from './units'
 export function makeGroups(problem: GroupingProblem): Grouping {
   const units = unitsOf(problem)
   const { limits, order } = problem
-  const free = limits.together.length === 0 && limits.apart.length === 0 && Object.keys(limits.locked).length === 0
+  const free =
+    limits.together.length === 0 && limits.apart.length === 0 && Object.keys(limits.locked).length === 0
   const cut = order && cutSorted(problem, order, limits.groups.count)
   const bound = cut ? cut.cost : ownLevelBound(problem)
   if (cut && free && (limits.current === null || limits.moveCost === 0))
     return finish(problem, renumbered(problem, cut.groups), bound)
 
   const found = search(problem, units, startsOf(problem, units, cut?.groups))
-  if (!found) throw new ContradictoryLimits([{ kind: 'sizes', children: problem.children.length, least: 0, most: 0 }])
+  if (!found)
+    throw new ContradictoryLimits([{ kind: 'sizes', children: problem.children.length, least: 0, most: 0 }])
   const groups = Array.from({ length: limits.groups.count }, (_, g) =>
     units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
   )
@@ -38,10 +40,26 @@ export function makeGroups(problem: GroupingProblem): Grouping {
 }
 
 /** The grouping that stands, with its levels as they are or, where null, the cheapest. */
-export function presentGrouping(problem: GroupingProblem, groups: number[][], levels: readonly (number | null)[]): Grouping {
-  const made = groups.map((children, g) => ({ level: levels[g] ?? cheapestLevel(problem, children).level, children }))
-  const cost = made.reduce((sum, { level, children }) => sum + children.reduce((s, child) => s + problem.cost[child][level], 0), 0)
-  return { groups: made, cost, lowerBound: 0, fitting: childrenFitting(problem, made), moved: movedOf(problem, groups) }
+export function presentGrouping(
+  problem: GroupingProblem,
+  groups: number[][],
+  levels: readonly (number | null)[],
+): Grouping {
+  const made = groups.map((children, g) => ({
+    level: levels[g] ?? cheapestLevel(problem, children).level,
+    children,
+  }))
+  const cost = made.reduce(
+    (sum, { level, children }) => sum + children.reduce((s, child) => s + problem.cost[child][level], 0),
+    0,
+  )
+  return {
+    groups: made,
+    cost,
+    lowerBound: 0,
+    fitting: childrenFitting(problem, made),
+    moved: movedOf(problem, groups),
+  }
 }
 
 /** What it would cost if every child played at the own best level. */
@@ -53,16 +71,21 @@ function ownLevelBound({ cost }: GroupingProblem): number {
 function startsOf(problem: GroupingProblem, units: Units, cut: number[][] | undefined): Int32Array[] {
   const { current, groups } = problem.limits
   const starts: Int32Array[] = []
-  if (current) starts.push(Int32Array.from(units.members, ([child]) => current[problem.children[child]] ?? -1))
+  if (current)
+    starts.push(Int32Array.from(units.members, ([child]) => current[problem.children[child]] ?? -1))
   if (cut) {
     const numbered = renumbered(problem, cut)
-    starts.push(Int32Array.from(units.members, ([child]) => numbered.findIndex((group) => group.includes(child))))
+    starts.push(
+      Int32Array.from(units.members, ([child]) => numbered.findIndex((group) => group.includes(child))),
+    )
   }
   return starts.filter((start) => {
     const size = new Int32Array(groups.count)
     start.forEach((g, unit) => (size[g] += units.members[unit].length))
     return (
-      start.every((g, unit) => g >= 0 && g < groups.count && (units.locked[unit] < 0 || units.locked[unit] === g)) &&
+      start.every(
+        (g, unit) => g >= 0 && g < groups.count && (units.locked[unit] < 0 || units.locked[unit] === g),
+      ) &&
       start.every((g, unit) => ![...units.apart[unit]].some((other) => start[other] === g)) &&
       size.every((children) => children >= groups.min && children <= groups.max)
     )
@@ -74,7 +97,9 @@ function renumbered({ children, limits }: GroupingProblem, groups: number[][]): 
   const { current } = limits
   if (!current) return groups
   const names = matchGroups(
-    groups.map((members) => groups.map((_, old) => members.filter((child) => current[children[child]] === old).length)),
+    groups.map((members) =>
+      groups.map((_, old) => members.filter((child) => current[children[child]] === old).length),
+    ),
   )
   const numbered: number[][] = []
   names.forEach((name, group) => (numbered[name] = groups[group]))
@@ -92,8 +117,16 @@ function movedOf({ children, limits }: GroupingProblem, groups: readonly number[
 function finish(problem: GroupingProblem, groups: number[][], lowerBound: number): Grouping {
   const made = groups.map((children) => ({ level: cheapestLevel(problem, children).level, children }))
   const moved = movedOf(problem, groups)
-  const cost = groups.reduce((sum, children) => sum + cheapestLevel(problem, children).cost, 0) + problem.limits.moveCost * moved.length
-  return { groups: made, cost, lowerBound: Math.min(lowerBound, cost), fitting: childrenFitting(problem, made), moved }
+  const cost =
+    groups.reduce((sum, children) => sum + cheapestLevel(problem, children).cost, 0) +
+    problem.limits.moveCost * moved.length
+  return {
+    groups: made,
+    cost,
+    lowerBound: Math.min(lowerBound, cost),
+    fitting: childrenFitting(problem, made),
+    moved,
+  }
 }
 
 export const groupInputSchema = limitsSchema
@@ -111,7 +144,12 @@ export const groupInputSchema = limitsSchema
   .superRefine(({ children }, context) => {
     const seen = new Set<string>()
     children.forEach(({ id }, index) => {
-      if (seen.has(id)) context.addIssue({ code: 'custom', path: ['children', index, 'id'], message: `“${id}” is there twice.` })
+      if (seen.has(id))
+        context.addIssue({
+          code: 'custom',
+          path: ['children', index, 'id'],
+          message: `“${id}” is there twice.`,
+        })
       seen.add(id)
     })
   })

@@ -9,8 +9,15 @@ const pairSchema = z.array(z.string()).min(2).max(40)
 
 export const limitsSchema = z.object({
   groups: z
-    .object({ count: z.number().int().min(1).max(12), min: z.number().int().min(1), max: z.number().int().min(1) })
-    .refine(({ min, max }) => min <= max, { path: ['max'], error: 'The largest group is smaller than the smallest.' }),
+    .object({
+      count: z.number().int().min(1).max(12),
+      min: z.number().int().min(1),
+      max: z.number().int().min(1),
+    })
+    .refine(({ min, max }) => min <= max, {
+      path: ['max'],
+      error: 'The largest group is smaller than the smallest.',
+    }),
   together: z.array(pairSchema).default([]),
   apart: z.array(pairSchema).default([]),
   /** Child → number of the group the child stays in. */
@@ -60,7 +67,10 @@ export function groupingProblem(
 }
 
 /** Children inside the band if all play at one level: the best of the levels. */
-export function fittingAtOneLevel({ success, levels, band }: GroupingProblem): { level: number; fitting: number } {
+export function fittingAtOneLevel({ success, levels, band }: GroupingProblem): {
+  level: number
+  fitting: number
+} {
   const counts = levels.map((_, level) => success.filter((row) => inBand(row[level], band)).length)
   const fitting = Math.max(...counts)
   return { level: counts.indexOf(fitting), fitting }
@@ -68,7 +78,8 @@ export function fittingAtOneLevel({ success, levels, band }: GroupingProblem): {
 
 export function childrenFitting({ success, band }: GroupingProblem, groups: Grouping['groups']): number {
   return groups.reduce(
-    (sum, { level, children }) => sum + children.filter((child) => inBand(success[child][level], band)).length,
+    (sum, { level, children }) =>
+      sum + children.filter((child) => inBand(success[child][level], band)).length,
     0,
   )
 }

@@ -13,7 +13,11 @@ const triesPerStart = 12_000
  * @param starts groupings worth trying first, as group number per unit
  * @returns the group number of every unit, or null if no start could be made to fit the limits
  */
-export function search(problem: GroupingProblem, units: Units, starts: Int32Array[]): { group: Int32Array; cost: number } | null {
+export function search(
+  problem: GroupingProblem,
+  units: Units,
+  starts: Int32Array[],
+): { group: Int32Array; cost: number } | null {
   const chance = seededChance(problem.limits.seed)
   const runs = Math.max(1, Math.round((problem.limits.milliseconds * triesPerMillisecond) / triesPerStart))
   let best: { group: Int32Array; cost: number } | null = null
@@ -33,8 +37,12 @@ function dealt(problem: GroupingProblem, units: Units, chance: SavedChance): Int
   for (let attempt = 0; attempt < 200; attempt++) {
     const group = new Int32Array(units.members.length).fill(-1)
     const size = new Int32Array(count)
-    const rank = (unit: number) => (units.locked[unit] >= 0 ? 0 : 1) * 1000 - units.members[unit].length * 10 - units.apart[unit].size
-    const order = shuffled(units.members.map((_, unit) => unit), chance).sort((a, b) => rank(a) - rank(b))
+    const rank = (unit: number) =>
+      (units.locked[unit] >= 0 ? 0 : 1) * 1000 - units.members[unit].length * 10 - units.apart[unit].size
+    const order = shuffled(
+      units.members.map((_, unit) => unit),
+      chance,
+    ).sort((a, b) => rank(a) - rank(b))
     const placed = order.every((unit) => {
       const weight = units.members[unit].length
       const open = Array.from({ length: count }, (_, g) => g).filter(
@@ -111,7 +119,8 @@ class Walk {
     if (this.size[from] - weight + back < min || this.size[from] - weight + back > max) return false
     if (this.size[to] + weight - back > max || this.size[to] + weight - back < min) return false
     for (const far of this.units.apart[unit]) if (far !== other && this.group[far] === to) return false
-    if (other >= 0) for (const far of this.units.apart[other]) if (far !== unit && this.group[far] === from) return false
+    if (other >= 0)
+      for (const far of this.units.apart[other]) if (far !== unit && this.group[far] === from) return false
     return true
   }
 
@@ -126,7 +135,13 @@ class Walk {
       atFrom = Math.min(atFrom, this.sums[from][level] - shift)
       atTo = Math.min(atTo, this.sums[to][level] + shift)
     }
-    return atFrom + atTo - this.value[from] - this.value[to] + this.problem.limits.moveCost * this.movesChange(unit, other, to)
+    return (
+      atFrom +
+      atTo -
+      this.value[from] -
+      this.value[to] +
+      this.problem.limits.moveCost * this.movesChange(unit, other, to)
+    )
   }
 
   private movesChange(unit: number, other: number, to: number): number {

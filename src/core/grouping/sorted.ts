@@ -19,7 +19,8 @@ export function cutSorted(
     order.forEach((child, i) => (sums[i + 1] = sums[i] + problem.cost[child][level]))
     return sums
   })
-  const segment = (from: number, to: number) => prefix.reduce((best, sums) => Math.min(best, sums[to] - sums[from]), Infinity)
+  const segment = (from: number, to: number) =>
+    prefix.reduce((best, sums) => Math.min(best, sums[to] - sums[from]), Infinity)
 
   let least = new Float64Array(n + 1).fill(Infinity)
   least[0] = 0

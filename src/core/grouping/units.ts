@@ -59,7 +59,10 @@ export function unitsOf({ children, levels, cost, limits }: GroupingProblem): Un
     if (group >= count) contradictions.push({ kind: 'unknown-group', child, group })
     const unit = unitOf.get(i)!
     if (locked[unit] >= 0 && locked[unit] !== group)
-      contradictions.push({ kind: 'together-locked-to-two-groups', children: members[unit].map((m) => children[m]) })
+      contradictions.push({
+        kind: 'together-locked-to-two-groups',
+        children: members[unit].map((m) => children[m]),
+      })
     locked[unit] = group
   }
 
@@ -72,14 +75,22 @@ export function unitsOf({ children, levels, cost, limits }: GroupingProblem): Un
         const [u, v] = [unitOf.get(a)!, unitOf.get(b)!]
         if (u === v) contradictions.push({ kind: 'together-and-apart', children: [children[a], children[b]] })
         else if (locked[u] >= 0 && locked[u] === locked[v])
-          contradictions.push({ kind: 'locked-apart-in-one-group', children: [children[a], children[b]], group: locked[u] })
+          contradictions.push({
+            kind: 'locked-apart-in-one-group',
+            children: [children[a], children[b]],
+            group: locked[u],
+          })
         apart[u].add(v)
         apart[v].add(u)
       }
   }
   for (const set of members)
     if (set.length > max)
-      contradictions.push({ kind: 'too-many-kept-together', children: set.map((i) => children[i]), most: max })
+      contradictions.push({
+        kind: 'too-many-kept-together',
+        children: set.map((i) => children[i]),
+        most: max,
+      })
   if (contradictions.length > 0) throw new ContradictoryLimits(contradictions)
 
   return {

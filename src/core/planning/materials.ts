@@ -44,10 +44,15 @@ function mostAtOnce(slots: readonly (readonly SlotDemand[])[]): Need[] {
 }
 
 const bySlot = (demands: readonly SlotDemand[]) =>
-  [...new Set(demands.map(({ slot }) => slot))].map((slot) => demands.filter((demand) => demand.slot === slot))
+  [...new Set(demands.map(({ slot }) => slot))].map((slot) =>
+    demands.filter((demand) => demand.slot === slot),
+  )
 
 /** What to lay out at each station (the most of any slot) and to have in all. */
-export function materialsOf(demands: readonly SlotDemand[], stations: number): { stations: Need[][]; all: Need[] } {
+export function materialsOf(
+  demands: readonly SlotDemand[],
+  stations: number,
+): { stations: Need[][]; all: Need[] } {
   return {
     stations: Array.from({ length: stations }, (_, station) =>
       mostAtOnce(bySlot(demands.filter((demand) => demand.station === station))),

@@ -12,7 +12,8 @@ export interface Place {
 export function rotate(groups: number, stations: number, slots: number): Place[] {
   const places: Place[] = []
   for (let slot = 0; slot < slots; slot++)
-    for (let group = 0; group < groups; group++) places.push({ slot, station: (group + slot) % stations, group })
+    for (let group = 0; group < groups; group++)
+      places.push({ slot, station: (group + slot) % stations, group })
   return places
 }
 

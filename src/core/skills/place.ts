@@ -17,7 +17,16 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: number } 
     case 'missing':
       return at(add, missingStep(item.whole))
     case 'count':
-      return at(howMany, item.answer <= 5 ? 'count-out-5' : item.answer <= 10 ? 'count-out-10' : item.answer <= 20 ? 'count-out-20' : 'tens-and-ones-100')
+      return at(
+        howMany,
+        item.answer <= 5
+          ? 'count-out-5'
+          : item.answer <= 10
+            ? 'count-out-10'
+            : item.answer <= 20
+              ? 'count-out-20'
+              : 'tens-and-ones-100',
+      )
     case 'numeral': {
       const step = numerals.steps.findIndex(({ range }) => item.answer <= range.to)
       return { strand: 'numerals', step: step < 0 ? numerals.steps.length - 1 : step }

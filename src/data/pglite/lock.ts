@@ -4,7 +4,9 @@ import { tryLock } from 'fs-native-extensions'
 
 export class FolderInUse extends Error {
   constructor(folder: string, holder: string) {
-    super(`${folder} is in use by another Islands${holder ? ` (process ${holder})` : ''}. Stop that one first, or choose another folder.`)
+    super(
+      `${folder} is in use by another Islands${holder ? ` (process ${holder})` : ''}. Stop that one first, or choose another folder.`,
+    )
     this.name = 'FolderInUse'
   }
 }

@@ -1,16 +1,25 @@
-// Runs PGlite in a worker thread, so that a slow query doesn't stop the server, and offers it on a
-// Unix socket in PostgreSQL's own protocol: the rest of Islands can't tell it from a server.
+// PGlite in a worker thread, so that a slow query doesn't stop the server. Statements come as
+// messages and are carried out one by one; their order is the sender's business (client.ts).
 import { PGlite } from '@electric-sql/pglite'
-import { PGLiteSocketServer } from '@electric-sql/pglite-socket'
 import { parentPort, workerData } from 'node:worker_threads'
 
 const database = await PGlite.create(workerData.folder)
-const server = new PGLiteSocketServer({ db: database, path: workerData.socket, maxConnections: 20 })
-await server.start()
-parentPort.postMessage('ready')
 
-parentPort.once('message', async () => {
-  await server.stop()
-  await database.close()
-  process.exit(0)
+// Dates and times stay text: the query builder reads them by the type of its columns.
+const asText = (value) => value
+const parsers = Object.fromEntries([1082, 1114, 1184, 1186].map((type) => [type, asText]))
+
+parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
+  try {
+    if (close) {
+      await database.close()
+      process.exit(0)
+    }
+    const { rows, affectedRows, fields } = await database.query(sql, params, { rowMode, parsers })
+    parentPort.postMessage({ id, result: { rows, affectedRows, fields } })
+  } catch ({ message, code, detail }) {
+    parentPort.postMessage({ id, error: { message, code, detail } })
+  }
 })
+
+parentPort.postMessage('ready')

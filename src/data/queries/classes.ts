@@ -13,7 +13,12 @@ export interface ClassCard {
 /** The classes an adult belongs to, newest first. */
 export async function classesOf(db: Database, adultId: string): Promise<ClassCard[]> {
   return db
-    .select({ id: classroom.id, name: classroom.name, yearGroup: classroom.yearGroup, children: count(pupil.id) })
+    .select({
+      id: classroom.id,
+      name: classroom.name,
+      yearGroup: classroom.yearGroup,
+      children: count(pupil.id),
+    })
     .from(classroom)
     .innerJoin(membership, and(eq(membership.classId, classroom.id), eq(membership.adultId, adultId)))
     .leftJoin(pupil, and(eq(pupil.classId, classroom.id), isNull(pupil.leftAt)))

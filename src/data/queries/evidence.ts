@@ -7,7 +7,10 @@ export type ObservationRow = typeof observation.$inferSelect
 export type EstimateWithDensity = Omit<typeof estimate.$inferSelect, 'classId'>
 
 /** Writes the record once, however often it is sent. True if it was new. */
-export async function insertObservation({ db, classId }: ClassScope, row: Omit<ObservationRow, 'classId' | 'storedAt'>) {
+export async function insertObservation(
+  { db, classId }: ClassScope,
+  row: Omit<ObservationRow, 'classId' | 'storedAt'>,
+) {
   const written = await db
     .insert(observation)
     .values({ ...row, classId })
@@ -66,7 +69,10 @@ export function seenInClass({ db, classId }: ClassScope): Promise<SeenRow[]> {
     .orderBy(asc(observation.schoolDay), asc(observation.madeAt))
 }
 
-export function observationsOfVisits({ db, classId }: ClassScope, visitIds: string[]): Promise<ObservationRow[]> {
+export function observationsOfVisits(
+  { db, classId }: ClassScope,
+  visitIds: string[],
+): Promise<ObservationRow[]> {
   if (visitIds.length === 0) return Promise.resolve([])
   return db
     .select()
@@ -129,7 +135,10 @@ export async function saveBand({ db, classId }: ClassScope, points: BandPoint[])
     })
 }
 
-export async function clearBands({ db, classId }: ClassScope, bands: { pupilId: string; strand: StrandId }[]) {
+export async function clearBands(
+  { db, classId }: ClassScope,
+  bands: { pupilId: string; strand: StrandId }[],
+) {
   for (const strand of new Set(bands.map((band) => band.strand)))
     await db.delete(estimateDay).where(
       and(
@@ -144,7 +153,10 @@ export async function clearBands({ db, classId }: ClassScope, bands: { pupilId: 
 }
 
 /** Bands over time of the class, or of one child; oldest first. */
-export function bandsOf({ db, classId }: ClassScope, { strand, pupilId }: { strand?: StrandId; pupilId?: string }): Promise<BandPoint[]> {
+export function bandsOf(
+  { db, classId }: ClassScope,
+  { strand, pupilId }: { strand?: StrandId; pupilId?: string },
+): Promise<BandPoint[]> {
   return db
     .select({
       pupilId: estimateDay.pupilId,

@@ -58,14 +58,23 @@ export interface VersionRow {
 
 export function versionsOf({ db, classId }: ClassScope): Promise<VersionRow[]> {
   return db
-    .select({ id: grouping.id, version: grouping.version, day: grouping.day, gameId: grouping.gameId, note: grouping.note })
+    .select({
+      id: grouping.id,
+      version: grouping.version,
+      day: grouping.day,
+      gameId: grouping.gameId,
+      note: grouping.note,
+    })
     .from(grouping)
     .where(eq(grouping.classId, classId))
     .orderBy(desc(grouping.version))
 }
 
 /** Stores a new version; older ones stay as they are. */
-export async function insertGrouping(scope: ClassScope, made: Omit<StoredGrouping, 'version'>): Promise<number> {
+export async function insertGrouping(
+  scope: ClassScope,
+  made: Omit<StoredGrouping, 'version'>,
+): Promise<number> {
   const { db, classId } = scope
   const [{ last }] = await db
     .select({ last: max(grouping.version) })
@@ -74,9 +83,15 @@ export async function insertGrouping(scope: ClassScope, made: Omit<StoredGroupin
   const version = (last ?? 0) + 1
   const { groups, ...row } = made
   await db.insert(grouping).values({ ...row, classId, version })
-  await db
-    .insert(groupingGroup)
-    .values(groups.map(({ pennant, levelId }, position) => ({ classId, groupingId: made.id, position, pennant, levelId })))
+  await db.insert(groupingGroup).values(
+    groups.map(({ pennant, levelId }, position) => ({
+      classId,
+      groupingId: made.id,
+      position,
+      pennant,
+      levelId,
+    })),
+  )
   const members = groups.flatMap(({ pupils }, position) =>
     pupils.map((pupilId) => ({ classId, groupingId: made.id, position, pupilId })),
   )

@@ -13,7 +13,10 @@ export interface StoredSession extends SessionRow {
   visits: VisitRow[]
 }
 
-async function withParts({ db, classId }: ClassScope, row: SessionRow | undefined): Promise<StoredSession | null> {
+async function withParts(
+  { db, classId }: ClassScope,
+  row: SessionRow | undefined,
+): Promise<StoredSession | null> {
   if (!row) return null
   const stations = await db
     .select()
@@ -60,7 +63,11 @@ export async function insertSession(
 
 /** A planned session gives way to a new plan; one that ran is kept. */
 export async function deletePlanned({ db, classId }: ClassScope, id: string) {
-  const planned = and(eq(stationSession.classId, classId), eq(stationSession.id, id), eq(stationSession.state, 'planned'))
+  const planned = and(
+    eq(stationSession.classId, classId),
+    eq(stationSession.id, id),
+    eq(stationSession.state, 'planned'),
+  )
   const [row] = await db.select({ id: stationSession.id }).from(stationSession).where(planned)
   if (!row) return
   await db.delete(attendance).where(and(eq(attendance.classId, classId), eq(attendance.sessionId, id)))
@@ -100,11 +107,18 @@ export async function absentOf({ db, classId }: ClassScope, sessionId: string): 
   const rows = await db
     .select({ pupilId: attendance.pupilId })
     .from(attendance)
-    .where(and(eq(attendance.classId, classId), eq(attendance.sessionId, sessionId), eq(attendance.absent, true)))
+    .where(
+      and(eq(attendance.classId, classId), eq(attendance.sessionId, sessionId), eq(attendance.absent, true)),
+    )
   return rows.map(({ pupilId }) => pupilId)
 }
 
-export async function setAbsent({ db, classId }: ClassScope, sessionId: string, pupilId: string, absent: boolean) {
+export async function setAbsent(
+  { db, classId }: ClassScope,
+  sessionId: string,
+  pupilId: string,
+  absent: boolean,
+) {
   await db
     .insert(attendance)
     .values({ classId, sessionId, pupilId, absent })

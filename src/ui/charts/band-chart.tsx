@@ -19,6 +19,7 @@ export function BandChart({
   today,
   width,
   height,
+  range,
   full = false,
 }: {
   strand: StrandId
@@ -26,6 +27,8 @@ export function BandChart({
   today: string
   width: number
   height: number
+  /** Ability shown, lowest to highest; left out: what the band needs. */
+  range?: readonly [number, number]
   full?: boolean
 }) {
   const { steps } = strandOf(strand)
@@ -33,8 +36,10 @@ export function BandChart({
   const shown = [...points, { ...points[points.length - 1], day: today }]
   const left = full ? 132 : 2
   const x = scaleTime([date(shown[0].day), date(today)], [left, width - (full ? 12 : 4)])
-  const low = full ? Math.min(...shown.map(({ p10 }) => p10)) - 0.5 : steps[0].difficulty - 1.5
-  const high = full ? Math.max(...shown.map(({ p90 }) => p90)) + 0.5 : steps[steps.length - 1].difficulty + 2.5
+  const [low, high] = range ?? [
+    Math.min(...shown.map(({ p10 }) => p10)) - 0.5,
+    Math.max(...shown.map(({ p90 }) => p90)) + 0.5,
+  ]
   const y = scaleLinear([low, high], [height - (full ? 26 : 3), 4]).clamp(true)
   const band = area<Point>(
     ({ day }) => x(date(day)),
@@ -46,7 +51,13 @@ export function BandChart({
     ({ p50 }) => y(p50),
   ).curve(curveStepAfter)
   return (
-    <svg width={width} height={height} role={full ? 'img' : undefined} aria-hidden={full ? undefined : true} aria-label={full ? 'Estimate over time' : undefined}>
+    <svg
+      width={width}
+      height={height}
+      role={full ? 'img' : undefined}
+      aria-hidden={full ? undefined : true}
+      aria-label={full ? 'Estimate over time' : undefined}
+    >
       {full &&
         steps
           .filter(({ difficulty }) => difficulty > low && difficulty < high)

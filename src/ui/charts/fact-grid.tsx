@@ -34,13 +34,26 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
           {finding(steps)} <small>times in ten games, {byTens ? 'by the ten' : words[op]}</small>
         </h2>
       </figcaption>
-      <svg width={width} height={height} role="img" aria-label={`Facts practised: ${items.slice(0, 12).map(({ key }) => key).join(', ')}`}>
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`Facts practised: ${items
+          .slice(0, 12)
+          .map(({ key }) => key)
+          .join(', ')}`}
+      >
         {all.map(({ column: c, row: r, times }) => {
           const x = 44 + columns.indexOf(c) * step
           const y = rows.indexOf(r) * rowHeight
           return (
             <g key={`${c} ${r}`} transform={`translate(${x},${y})`}>
-              <rect width={step - 2} height={rowHeight - 2} fill="var(--sea)" opacity={0.08 + (0.32 * times) / most} />
+              <rect
+                width={step - 2}
+                height={rowHeight - 2}
+                fill="var(--sea)"
+                opacity={0.08 + (0.32 * times) / most}
+              />
               {times >= 0.05 && step > 22 && (
                 <text className="number" x={(step - 2) / 2} y={16} textAnchor="middle">
                   {times >= 9.95 ? Math.round(times) : times.toFixed(1)}
@@ -57,7 +70,13 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
             </text>
           ))}
         {columns.map((c, i) => (
-          <text key={c} className="muted" x={44 + i * step + step / 2 - 1} y={rows.length * rowHeight + 15} textAnchor="middle">
+          <text
+            key={c}
+            className="muted"
+            x={44 + i * step + step / 2 - 1}
+            y={rows.length * rowHeight + 15}
+            textAnchor="middle"
+          >
             {step > 22 || i % 5 === 0 ? c : ''}
           </text>
         ))}

@@ -5,7 +5,17 @@ const width = 150
 const height = 16
 
 /** A strand as a ladder: ticks for its steps, the working step as a stop, 10–90 % as a whisker. */
-export function Ladder({ strand, workingStep, p10, p90 }: { strand: StrandId; workingStep: number | null; p10: number; p90: number }) {
+export function Ladder({
+  strand,
+  workingStep,
+  p10,
+  p90,
+}: {
+  strand: StrandId
+  workingStep: number | null
+  p10: number
+  p90: number
+}) {
   const { steps } = strandOf(strand)
   const last = steps.length - 1
   const x = scaleLinear([steps[0].difficulty - 1, steps[last].difficulty + 2.5], [4, width - 4]).clamp(true)

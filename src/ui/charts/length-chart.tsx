@@ -6,15 +6,30 @@ const height = 196
 const floor = height - 26
 
 /** How long the game lasts: probability by half minutes, the slot as a dashed line. */
-export function LengthChart({ seconds, slotMinutes, method }: { seconds: Float64Array; slotMinutes: number; method: 'exact' | 'simulated' }) {
+export function LengthChart({
+  seconds,
+  slotMinutes,
+  method,
+}: {
+  seconds: Float64Array
+  slotMinutes: number
+  method: 'exact' | 'simulated'
+}) {
   const last = lengthShown(seconds, slotMinutes)
   const bin = last > 40 * 60 ? 120 : last > 16 * 60 ? 60 : 30
-  const bars = Array.from({ length: Math.ceil(last / bin) }, (_, i) => seconds.slice(i * bin, (i + 1) * bin).reduce((sum, p) => sum + p, 0))
+  const bars = Array.from({ length: Math.ceil(last / bin) }, (_, i) =>
+    seconds.slice(i * bin, (i + 1) * bin).reduce((sum, p) => sum + p, 0),
+  )
   const x = scaleLinear([0, bars.length * bin], [12, width - 12])
   const y = scaleLinear([0, Math.max(...bars)], [floor, 24])
   const slot = x(slotMinutes * 60)
   return (
-    <svg width={width} height={height} role="img" aria-label={`Length of the game in minutes, ${method}; the slot ends at ${slotMinutes}`}>
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label={`Length of the game in minutes, ${method}; the slot ends at ${slotMinutes}`}
+    >
       <line className="baseline" x1={12} x2={width - 12} y1={floor} y2={floor} />
       {bars.map((share, i) => (
         <rect
@@ -29,15 +44,29 @@ export function LengthChart({ seconds, slotMinutes, method }: { seconds: Float64
           strokeDasharray="2 2"
         />
       ))}
-      <line x1={slot} x2={slot} y1={6} y2={floor} stroke="var(--ink)" strokeWidth={1.5} strokeDasharray="4 4" />
-      <text x={slot > width - 110 ? slot - 8 : slot + 8} y={18} textAnchor={slot > width - 110 ? 'end' : 'start'}>
+      <line
+        x1={slot}
+        x2={slot}
+        y1={6}
+        y2={floor}
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+        strokeDasharray="4 4"
+      />
+      <text
+        x={slot > width - 110 ? slot - 8 : slot + 8}
+        y={18}
+        textAnchor={slot > width - 110 ? 'end' : 'start'}
+      >
         slot, {slotMinutes} minutes
       </text>
-      {ticks(0, (bars.length * bin) / 60, 5).map((minute) => (
-        <text key={minute} className="muted" x={x(minute * 60)} y={floor + 18} textAnchor="middle">
-          {minute}
-        </text>
-      ))}
+      {ticks(0, (bars.length * bin) / 60, 5)
+        .filter((minute) => x(minute * 60) < width - 80)
+        .map((minute) => (
+          <text key={minute} className="muted" x={x(minute * 60)} y={floor + 18} textAnchor="middle">
+            {minute}
+          </text>
+        ))}
       <text className="muted" x={width - 12} y={floor + 18} textAnchor="end">
         minutes
       </text>

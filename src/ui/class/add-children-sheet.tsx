@@ -16,7 +16,11 @@ export function AddChildrenSheet({
   onClose,
 }: {
   present: string[]
-  onSave: (list: { text: string; columns: Column[]; hasHeader: boolean }) => Promise<Answer<{ children: number }>>
+  onSave: (list: {
+    text: string
+    columns: Column[]
+    hasHeader: boolean
+  }) => Promise<Answer<{ children: number }>>
   onClose: () => void
 }) {
   const [list, setList] = useState<ReadyList | null>(null)
@@ -27,7 +31,10 @@ export function AddChildrenSheet({
       <ListInput present={present} onRead={setList} />
       <Button
         disabled={busy || !list}
-        onClick={() => list && save(() => onSave({ text: list.text, columns: list.columns, hasHeader: list.hasHeader }), onClose)}
+        onClick={() =>
+          list &&
+          save(() => onSave({ text: list.text, columns: list.columns, hasHeader: list.hasHeader }), onClose)
+        }
       >
         {busy ? 'Adding …' : list ? `Add ${list.children.length}` : 'Add'}
       </Button>

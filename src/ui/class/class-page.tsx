@@ -3,7 +3,6 @@
 import Link from 'next/link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { Sureness } from '@/core/evidence/prior'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { stepOf, strands, type StrandId } from '@/core/skills'
 import type { Action } from '@/server/answer'
@@ -12,16 +11,9 @@ import { Ladder } from '../charts/ladder'
 import { agoInWords, many } from '../words'
 import { AddChildrenSheet } from './add-children-sheet'
 import { LinksSheet, type PupilLink } from './links-sheet'
-import { PlaceSheet } from './place-sheet'
+import { PlaceSheet, type Placed } from './place-sheet'
 
-export interface Placed {
-  pupilId: string
-  strand: StrandId
-  step: number
-  sureness: Sureness
-}
-
-export interface ClassPageProps {
+interface Props {
   classId: string
   rows: ClassRow[]
   links: PupilLink[]
@@ -36,7 +28,7 @@ export interface ClassPageProps {
 const notSeenFor = 10
 
 /** The class at a glance: one line a child, the working step of each strand. */
-export function ClassPage({ classId, rows, links, placements, today, place, addChildren, saveLinks }: ClassPageProps) {
+export function ClassPage({ classId, rows, links, placements, today, place, addChildren, saveLinks }: Props) {
   const [placing, setPlacing] = useState<ClassRow | null>(null)
   const [sheet, setSheet] = useState<'add' | 'links' | null>(null)
   const since = (row: ClassRow) => (row.lastSeen === null ? null : schoolDaysBetween(row.lastSeen, today))
@@ -51,7 +43,10 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
               ? 'No children yet'
               : `${many(rows.length, 'child', 'children')}, ${worthALook === 0 ? 'all seen lately' : `${worthALook} worth a look`}`}
           </h1>
-          <p>The dot is the step a child works on; the band says how sure that is. Choose a ladder to place a child.</p>
+          <p>
+            The dot is the step a child works on; the band says how sure that is. Choose a ladder to place a
+            child.
+          </p>
         </div>
         <Button variant="quiet" onClick={() => setSheet('links')} disabled={rows.length < 2}>
           Apart and together
@@ -88,7 +83,12 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
                 </th>
                 {strands.map(({ id }) => (
                   <td key={id}>
-                    <StrandCell strand={id} cell={row.cells[id]} name={row.name} onPlace={() => setPlacing(row)} />
+                    <StrandCell
+                      strand={id}
+                      cell={row.cells[id]}
+                      name={row.name}
+                      onPlace={() => setPlacing(row)}
+                    />
                   </td>
                 ))}
                 <td className="muted">{row.lastSeen === null ? 'not yet' : agoInWords(since(row)!)}</td>
@@ -125,8 +125,19 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
   )
 }
 
-function StrandCell({ strand, cell, name, onPlace }: { strand: StrandId; cell: ClassRow['cells'][StrandId]; name: string; onPlace: () => void }) {
-  const step = cell.workingStep === null ? 'every step secure' : stepOf({ strand, step: cell.workingStep }).short
+function StrandCell({
+  strand,
+  cell,
+  name,
+  onPlace,
+}: {
+  strand: StrandId
+  cell: ClassRow['cells'][StrandId]
+  name: string
+  onPlace: () => void
+}) {
+  const step =
+    cell.workingStep === null ? 'every step secure' : stepOf({ strand, step: cell.workingStep }).short
   return (
     <button type="button" className="cell" onClick={onPlace} aria-label={`Place ${name}: ${step}`}>
       <Ladder strand={strand} {...cell} />

@@ -27,7 +27,11 @@ export function LinksSheet({
   onClose: () => void
 }) {
   const [edited, setEdited] = useState(links)
-  const [draft, setDraft] = useState<PupilLink>({ kind: 'apart', pupilA: children[0].id, pupilB: children[1].id })
+  const [draft, setDraft] = useState<PupilLink>({
+    kind: 'apart',
+    pupilA: children[0].id,
+    pupilB: children[1].id,
+  })
   const { problems, busy, save } = useSaving()
   const name = (id: string) => children.find((child) => child.id === id)?.name ?? ''
   const names = children.map(({ id, name: text }) => (
@@ -39,7 +43,11 @@ export function LinksSheet({
     <SideSheet title="Apart and together" onClose={onClose}>
       <Problems problems={problems} />
       <div className="link-draft">
-        <Form.Select aria-label="First child" value={draft.pupilA} onChange={({ target }) => setDraft({ ...draft, pupilA: target.value })}>
+        <Form.Select
+          aria-label="First child"
+          value={draft.pupilA}
+          onChange={({ target }) => setDraft({ ...draft, pupilA: target.value })}
+        >
           {names}
         </Form.Select>
         <Form.Select
@@ -50,10 +58,18 @@ export function LinksSheet({
           <option value="apart">is kept apart from</option>
           <option value="together">works together with</option>
         </Form.Select>
-        <Form.Select aria-label="Second child" value={draft.pupilB} onChange={({ target }) => setDraft({ ...draft, pupilB: target.value })}>
+        <Form.Select
+          aria-label="Second child"
+          value={draft.pupilB}
+          onChange={({ target }) => setDraft({ ...draft, pupilB: target.value })}
+        >
           {names}
         </Form.Select>
-        <Button variant="quiet" disabled={draft.pupilA === draft.pupilB} onClick={() => setEdited([...edited, draft])}>
+        <Button
+          variant="quiet"
+          disabled={draft.pupilA === draft.pupilB}
+          onClick={() => setEdited([...edited, draft])}
+        >
           Add to the list
         </Button>
       </div>

@@ -22,7 +22,12 @@ export interface ReadyList {
   children: ListedChild[]
 }
 
-const columnWords: Record<Column, string> = { name: 'First name', initial: 'Initial', year: 'Year group', ignore: 'Leave out' }
+const columnWords: Record<Column, string> = {
+  name: 'First name',
+  initial: 'Initial',
+  year: 'Year group',
+  ignore: 'Leave out',
+}
 
 /** What is wrong with a list as a whole, for the person who pasted it. */
 export function listProblemInWords(problem: ListProblem): string {
@@ -64,7 +69,11 @@ interface Reading {
   problems: string[]
 }
 
-function read(text: string, mapping: { columns: Column[]; hasHeader: boolean } | null, present: readonly string[]): Reading {
+function read(
+  text: string,
+  mapping: { columns: Column[]; hasHeader: boolean } | null,
+  present: readonly string[],
+): Reading {
   if (text.trim() === '') return { table: null, children: [], problems: [] }
   const raw = readTable(text)
   if ('kind' in raw) return { table: null, children: [], problems: [listProblemInWords(raw)] }
@@ -75,7 +84,13 @@ function read(text: string, mapping: { columns: Column[]; hasHeader: boolean } |
 }
 
 /** Paste or upload of a class list, with column mapping and a preview; nothing is written here. */
-export function ListInput({ present = [], onRead }: { present?: readonly string[]; onRead: (list: ReadyList | null) => void }) {
+export function ListInput({
+  present = [],
+  onRead,
+}: {
+  present?: readonly string[]
+  onRead: (list: ReadyList | null) => void
+}) {
   const [text, setText] = useState('')
   const [mapping, setMapping] = useState<{ columns: Column[]; hasHeader: boolean } | null>(null)
   const [fileProblem, setFileProblem] = useState<string | null>(null)
@@ -98,7 +113,11 @@ export function ListInput({ present = [], onRead }: { present?: readonly string[
     const decoded = tooLarge ? null : decodeText(new Uint8Array(await chosen.arrayBuffer()))
     if (decoded !== null) return update(decoded, null)
     update('', null)
-    setFileProblem(tooLarge ? 'The file is larger than a class list can be (1 MB).' : listProblemInWords({ kind: 'not-utf8' }))
+    setFileProblem(
+      tooLarge
+        ? 'The file is larger than a class list can be (1 MB).'
+        : listProblemInWords({ kind: 'not-utf8' }),
+    )
   }
 
   return (
@@ -115,7 +134,8 @@ export function ListInput({ present = [], onRead }: { present?: readonly string[
             onChange={({ target }) => update(target.value, null)}
           />
           <Form.Text id="list-help">
-            First names or nicknames are enough. A table from a spreadsheet works too, up to {mostLines} lines.
+            First names or nicknames are enough. A table from a spreadsheet works too, up to {mostLines}{' '}
+            lines.
           </Form.Text>
         </Form.Group>
         <button type="button" className="btn btn-quiet btn-sm mt-12" onClick={() => file.current?.click()}>
@@ -151,7 +171,9 @@ export function ListInput({ present = [], onRead }: { present?: readonly string[
             {reading.table.columns.map((column, index) => (
               <Form.Group key={index} controlId={`column-${index}`}>
                 <Form.Label className="tiny">
-                  {reading.table!.hasHeader ? reading.table!.rows[0].cells[index] || `Column ${index + 1}` : `Column ${index + 1}`}
+                  {reading.table!.hasHeader
+                    ? reading.table!.rows[0].cells[index] || `Column ${index + 1}`
+                    : `Column ${index + 1}`}
                 </Form.Label>
                 <Form.Select
                   size="sm"
@@ -173,13 +195,17 @@ export function ListInput({ present = [], onRead }: { present?: readonly string[
               id="has-header"
               label="First line is a heading"
               checked={reading.table.hasHeader}
-              onChange={({ target }) => update(text, { columns: reading.table!.columns, hasHeader: target.checked })}
+              onChange={({ target }) =>
+                update(text, { columns: reading.table!.columns, hasHeader: target.checked })
+              }
             />
           </div>
         )}
         {reading.children.length > 0 && (
           <>
-            <h2 className="section">{reading.children.length === 1 ? '1 child' : `${reading.children.length} children`}</h2>
+            <h2 className="section">
+              {reading.children.length === 1 ? '1 child' : `${reading.children.length} children`}
+            </h2>
             <ol className="name-list">
               {reading.children.map(({ line, name, initial, year }) => (
                 <li key={line}>

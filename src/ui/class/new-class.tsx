@@ -54,7 +54,12 @@ export function NewClass({ first, create }: { first: boolean; create: Action<typ
         <div className="form-row">
           <Form.Group controlId="class-name">
             <Form.Label>Name of the class</Form.Label>
-            <Form.Control value={name} maxLength={40} autoFocus onChange={({ target }) => setName(target.value)} />
+            <Form.Control
+              value={name}
+              maxLength={40}
+              autoFocus
+              onChange={({ target }) => setName(target.value)}
+            />
           </Form.Group>
           <Form.Group controlId="class-year">
             <Form.Label>Year group</Form.Label>

@@ -4,13 +4,19 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Sureness } from '@/core/evidence/prior'
-import { strands } from '@/core/skills'
+import { strands, type StrandId } from '@/core/skills'
 import type { Answer } from '@/server/answer'
 import type { ClassRow } from '@/server/classes'
 import { Problems } from '../problems'
 import { SideSheet } from '../sheets/side-sheet'
 import { useSaving } from '../sheets/use-saving'
-import type { Placed } from './class-page'
+
+export interface Placed {
+  pupilId: string
+  strand: StrandId
+  step: number
+  sureness: Sureness
+}
 
 const surenessWords: Record<Sureness, string> = { about: 'about here', sure: 'sure', unknown: 'don’t know' }
 
@@ -49,7 +55,10 @@ export function PlaceSheet({
               aria-label={`${title}: step`}
               value={placed.step}
               onChange={({ target }) =>
-                change(id, { step: Number(target.value), sureness: placed.sureness === 'unknown' ? 'about' : placed.sureness })
+                change(id, {
+                  step: Number(target.value),
+                  sureness: placed.sureness === 'unknown' ? 'about' : placed.sureness,
+                })
               }
             >
               {steps.map((step, index) => (
@@ -74,7 +83,11 @@ export function PlaceSheet({
           </fieldset>
         )
       })}
-      <Button variant="primary" disabled={busy || changed.length === 0} onClick={() => save(() => onSave(changed), onClose)}>
+      <Button
+        variant="primary"
+        disabled={busy || changed.length === 0}
+        onClick={() => save(() => onSave(changed), onClose)}
+      >
         {busy ? 'Placing …' : 'Place'}
       </Button>
     </SideSheet>

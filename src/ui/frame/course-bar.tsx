@@ -41,7 +41,11 @@ export function CourseBar({ classId, classes }: { classId: string; classes: Clas
         <ol className="course">
           {places.map(({ part, title }) => (
             <li key={part}>
-              <Link href={`/c/${classId}${part ? `/${part}` : ''}`} aria-current={part === current ? 'page' : undefined} prefetch={false}>
+              <Link
+                href={`/c/${classId}${part ? `/${part}` : ''}`}
+                aria-current={part === current ? 'page' : undefined}
+                prefetch={false}
+              >
                 {title}
               </Link>
             </li>

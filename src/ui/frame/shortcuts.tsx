@@ -27,7 +27,9 @@ export function Shortcuts({ classId }: { classId: string }) {
     if (!on) return
     let going = false
     function press(event: KeyboardEvent) {
-      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]')
+      const typing =
+        event.target instanceof HTMLElement &&
+        event.target.closest('input, textarea, select, [contenteditable]')
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return
       if (going) {
         going = false
@@ -49,7 +51,12 @@ export function Shortcuts({ classId }: { classId: string }) {
 
   return (
     <>
-      <button type="button" className="btn btn-plain btn-sm ms-auto" onClick={() => setListed(true)} aria-haspopup="dialog">
+      <button
+        type="button"
+        className="btn btn-plain btn-sm"
+        onClick={() => setListed(true)}
+        aria-haspopup="dialog"
+      >
         Keys
       </button>
       <Offcanvas show={listed} onHide={() => setListed(false)} placement="end" aria-labelledby="keys-title">

@@ -3,7 +3,15 @@
 import { usePathname, useRouter, useSearchParams } from 'next/navigation'
 
 /** How many play together and how long the slot is. */
-export function GameControls({ players, most, slotMinutes }: { players: number; most: number; slotMinutes: number }) {
+export function GameControls({
+  players,
+  most,
+  slotMinutes,
+}: {
+  players: number
+  most: number
+  slotMinutes: number
+}) {
   const router = useRouter()
   const path = usePathname()
   const query = useSearchParams()
@@ -14,7 +22,12 @@ export function GameControls({ players, most, slotMinutes }: { players: number; 
   }
   return (
     <p className="sentence">
-      <select data-search aria-label="Players in a set" value={players} onChange={({ target }) => go('players', target.value)}>
+      <select
+        data-search
+        aria-label="Players in a set"
+        value={players}
+        onChange={({ target }) => go('players', target.value)}
+      >
         {Array.from({ length: most }, (_, i) => i + 1).map((number) => (
           <option key={number} value={number}>
             {number === 1 ? 'one child alone' : `${number} in a set`}
@@ -22,7 +35,11 @@ export function GameControls({ players, most, slotMinutes }: { players: number; 
         ))}
       </select>{' '}
       in a slot of{' '}
-      <select aria-label="Minutes of the slot" value={slotMinutes} onChange={({ target }) => go('slot', target.value)}>
+      <select
+        aria-label="Minutes of the slot"
+        value={slotMinutes}
+        onChange={({ target }) => go('slot', target.value)}
+      >
         {[...new Set([5, 8, 10, 12, 15, 20, 25, slotMinutes])]
           .sort((a, b) => a - b)
           .map((minutes) => (

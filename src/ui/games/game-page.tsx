@@ -10,7 +10,15 @@ import { SimulationPanel } from './simulation-panel'
 type Page = Awaited<ReturnType<typeof gamePage>>
 
 /** A game at one level: will it work in the slot, what does it practise, what would help. */
-export function GamePage({ classId, page, children }: { classId: string; page: Page; children: React.ReactNode }) {
+export function GamePage({
+  classId,
+  page,
+  children,
+}: {
+  classId: string
+  page: Page
+  children: React.ReactNode
+}) {
   const { game, level, levels, analysis, input, changed, materials } = page
   const { minutes, set, practice } = analysis
   const slot = input.slotMinutes ?? 12
@@ -23,7 +31,7 @@ export function GamePage({ classId, page, children }: { classId: string; page: P
             {game.title} · {level.title}
             {changed !== null && ' · rules changed'}
           </p>
-          <h1>{minutes ? `Finishes in your slot ${hundredths(minutes.finishInSlot)} times in 100` : 'This game has no end at these rules'}</h1>
+          <h1>{minutes ? finishInWords(minutes.finishInSlot) : 'This game has no end at these rules'}</h1>
           <p>{game.summary}</p>
         </div>
         <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
@@ -41,9 +49,16 @@ export function GamePage({ classId, page, children }: { classId: string; page: P
           <ol>
             {levels.map(({ id, title, children: fitting }) => (
               <li key={id}>
-                <Link href={`/c/${classId}/games/${game.id}?level=${id}&${keep}`} aria-current={id === level.id ? 'page' : undefined}>
+                <Link
+                  href={`/c/${classId}/games/${game.id}?level=${id}&${keep}`}
+                  aria-current={id === level.id ? 'page' : undefined}
+                >
                   {title}
-                  <small>{fitting.length > 4 ? `${fitting.slice(0, 3).join(', ')} and ${fitting.length - 3} more` : fitting.join(', ')}</small>
+                  <small>
+                    {fitting.length > 4
+                      ? `${fitting.slice(0, 3).join(', ')} and ${fitting.length - 3} more`
+                      : fitting.join(', ')}
+                  </small>
                 </Link>
               </li>
             ))}
@@ -54,7 +69,8 @@ export function GamePage({ classId, page, children }: { classId: string; page: P
           {set && minutes && practice && (
             <>
               <h2 className="section">
-                Usually {set.goes.p10} to {set.goes.p90} goes, about {few(minutes.p10)} to {few(minutes.p90)} minutes <small>{analysis.method}</small>
+                Usually {set.goes.p10} to {set.goes.p90} goes, about {few(minutes.p10)} to {few(minutes.p90)}{' '}
+                minutes <small>{analysis.method}</small>
               </h2>
               <LengthChart seconds={minutes.seconds} slotMinutes={slot} method={minutes.method} />
               <p className="small">
@@ -104,12 +120,28 @@ export function GamePage({ classId, page, children }: { classId: string; page: P
   )
 }
 
-function Sentences({ set, practice, minutes }: { set: NonNullable<Analysis['set']>; practice: NonNullable<Analysis['practice']>; minutes: NonNullable<Analysis['minutes']> }) {
+function finishInWords(share: number): string {
+  if (share >= 0.995) return 'Nearly always finishes in your slot'
+  return share < 0.005
+    ? 'Hardly ever finishes in your slot'
+    : `Finishes in your slot ${hundredths(share)} times in 100`
+}
+
+function Sentences({
+  set,
+  practice,
+  minutes,
+}: {
+  set: NonNullable<Analysis['set']>
+  practice: NonNullable<Analysis['practice']>
+  minutes: NonNullable<Analysis['minutes']>
+}) {
   return (
     <>
-      {few(set.goes.mean)} goes on average, {few(minutes.mean)} minutes for children who count on. {hundredths(set.deadShare)} in 100 goes are
-      dead. A child works out {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits {hundredths(practice.waitingShare)} % of
-      the time.
+      {few(set.goes.mean)} goes on average, {few(minutes.mean)} minutes for children who count on.{' '}
+      {hundredths(set.deadShare)} in 100 goes are dead. A child works out{' '}
+      {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits {hundredths(practice.waitingShare)}{' '}
+      % of the time.
       {set.firstPlayerWins !== null && <> Who starts wins {hundredths(set.firstPlayerWins)} in 100.</>}
     </>
   )

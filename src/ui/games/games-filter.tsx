@@ -4,17 +4,37 @@ import { usePathname, useRouter } from 'next/navigation'
 import { groupNames } from '@/core/grouping/pennants'
 
 /** The filter is a sentence. */
-export function GamesFilter({ group, groups, slotMinutes, needs }: { group: number | null; groups: number[]; slotMinutes: number; needs: string }) {
+export function GamesFilter({
+  group,
+  groups,
+  slotMinutes,
+  needs,
+}: {
+  group: number | null
+  groups: number[]
+  slotMinutes: number
+  needs: string
+}) {
   const router = useRouter()
   const path = usePathname()
   function go(change: { group?: string; slot?: string; needs?: string }) {
-    const query = new URLSearchParams({ group: group === null ? '' : String(group), slot: String(slotMinutes), needs, ...change })
+    const query = new URLSearchParams({
+      group: group === null ? '' : String(group),
+      slot: String(slotMinutes),
+      needs,
+      ...change,
+    })
     router.replace(`${path}?${query}`)
   }
   return (
     <p className="sentence">
       Games for{' '}
-      <select data-search aria-label="Group" value={group ?? ''} onChange={({ target }) => go({ group: target.value })}>
+      <select
+        data-search
+        aria-label="Group"
+        value={group ?? ''}
+        onChange={({ target }) => go({ group: target.value })}
+      >
         <option value="">any group</option>
         {groups.map((pennant, position) => (
           <option key={pennant} value={position}>

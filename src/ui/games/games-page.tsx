@@ -30,7 +30,10 @@ export function GamesPage({ classId, rows, groups, group, slotMinutes, needs }: 
         {sorted.map((row) => (
           <li key={row.id} className={row.fits ? undefined : 'unfit'}>
             <div className="grow">
-              <Link className="game-link" href={`/c/${classId}/games/${row.id}?level=${row.levelId}&slot=${slotMinutes}&players=${row.setOf}`}>
+              <Link
+                className="game-link"
+                href={`/c/${classId}/games/${row.id}?level=${row.levelId}&slot=${slotMinutes}&players=${row.setOf}`}
+              >
                 {row.title}
               </Link>
               <div className="small muted">{row.summary}</div>
@@ -49,7 +52,11 @@ export function GamesPage({ classId, rows, groups, group, slotMinutes, needs }: 
             </div>
             <LengthStrip minutes={row.minutes} slotMinutes={slotMinutes} />
             <div className="game-needs small">{row.needs.join(', ')}</div>
-            <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/plan?add=${row.id}`} aria-label={`Put ${row.title} in the plan`}>
+            <Link
+              className="btn btn-quiet btn-sm"
+              href={`/c/${classId}/plan?add=${row.id}`}
+              aria-label={`Put in plan: ${row.title}`}
+            >
               Put in plan
             </Link>
           </li>

@@ -54,11 +54,13 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
         <>
           {result && (
             <p className="small" role="status" data-simulated={result.goes.mean}>
-              {result.games.toLocaleString('en-GB')} games played: {few(result.goes.mean)} goes (± {result.goes.halfWidth.toFixed(2)}),{' '}
-              {hundredths(result.deadShare.value)} in 100 dead (± {(100 * result.deadShare.halfWidth).toFixed(1)})
+              {result.games.toLocaleString('en-GB')} games played: {few(result.goes.mean)} goes (±{' '}
+              {result.goes.halfWidth.toFixed(2)}), {hundredths(result.deadShare.value)} in 100 dead (±{' '}
+              {(100 * result.deadShare.halfWidth).toFixed(1)})
               {result.finishInSlot && (
                 <>
-                  , {hundredths(result.finishInSlot.value)} in 100 end in the slot (± {(100 * result.finishInSlot.halfWidth).toFixed(1)})
+                  , {hundredths(result.finishInSlot.value)} in 100 end in the slot (±{' '}
+                  {(100 * result.finishInSlot.halfWidth).toFixed(1)})
                 </>
               )}
               . Simulated; 95 % intervals.

@@ -70,7 +70,11 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
   }
 
   function keep(groups = table.groups, note = '') {
-    const stored = groups.map(({ pennant, level, children }) => ({ pennant, levelId: table.levels[level].id, pupils: children }))
+    const stored = groups.map(({ pennant, level, children }) => ({
+      pennant,
+      levelId: table.levels[level].id,
+      pupils: children,
+    }))
     run(
       () => save({ classId, groupingId: crypto.randomUUID(), gameId: table.gameId, note, groups: stored }),
       () => router.refresh(),
@@ -111,7 +115,9 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
       <Problems
         problems={[
           ...problems,
-          ...table.brokenLinks.map(({ kind, a, b }) => `${names.get(a)} and ${names.get(b)} are to be kept ${kind}.`),
+          ...table.brokenLinks.map(
+            ({ kind, a, b }) => `${names.get(a)} and ${names.get(b)} are to be kept ${kind}.`,
+          ),
         ]}
       />
       <div className="columns">
@@ -131,7 +137,8 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
             id="lanes"
             sensors={sensors}
             onDragEnd={({ active, over }) => {
-              if (over && Number(over.id) !== groupOf(String(active.id))) table.move(String(active.id), Number(over.id))
+              if (over && Number(over.id) !== groupOf(String(active.id)))
+                table.move(String(active.id), Number(over.id))
             }}
           >
             {table.groups.map((group, position) => (
@@ -150,7 +157,11 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
                   table.move(child, to)
                 }}
               >
-                {group.children.map((id) => ({ id, name: names.get(id) ?? '', success: table.success[id][group.level] }))}
+                {group.children.map((id) => ({
+                  id,
+                  name: names.get(id) ?? '',
+                  success: table.success[id][group.level],
+                }))}
               </Lane>
             ))}
           </DndContext>
@@ -166,16 +177,30 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
               onClose={() => setSelected(null)}
             />
           ) : regroupings ? (
-            <Moves regroupings={regroupings} names={names} busy={busy} onAccept={(made) => keep(made.groups, 'suggested moves')} />
+            <Moves
+              regroupings={regroupings}
+              names={names}
+              busy={busy}
+              onAccept={(made) => keep(made.groups, 'suggested moves')}
+            />
           ) : (
             <>
-              <CountCurve points={page.byNumber.map(({ groups, fitting }) => ({ at: groups, fitting }))} mark={table.groups.length} of={page.children.length}>
+              <CountCurve
+                points={page.byNumber.map(({ groups, fitting }) => ({ at: groups, fitting }))}
+                mark={table.groups.length}
+                of={page.children.length}
+              >
                 {numberFinding(page.byNumber, table.groups.length)}
               </CountCurve>
               <div className="remake">
                 <Form.Group controlId="focus-game">
                   <Form.Label className="small">Level by</Form.Label>
-                  <Form.Select size="sm" value={table.gameId} disabled={busy} onChange={({ target }) => remake(target.value, count)}>
+                  <Form.Select
+                    size="sm"
+                    value={table.gameId}
+                    disabled={busy}
+                    onChange={({ target }) => remake(target.value, count)}
+                  >
                     {games.map(({ id, title }) => (
                       <option key={id} value={id}>
                         {title}
@@ -185,10 +210,17 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
                 </Form.Group>
                 <Form.Group controlId="group-count">
                   <Form.Label className="small">Groups</Form.Label>
-                  <Form.Select size="sm" value={count} disabled={busy} onChange={({ target }) => remake(table.gameId, Number(target.value))}>
-                    {Array.from({ length: Math.min(mostGroups, page.children.length) }, (_, i) => i + 1).map((number) => (
-                      <option key={number}>{number}</option>
-                    ))}
+                  <Form.Select
+                    size="sm"
+                    value={count}
+                    disabled={busy}
+                    onChange={({ target }) => remake(table.gameId, Number(target.value))}
+                  >
+                    {Array.from({ length: Math.min(mostGroups, page.children.length) }, (_, i) => i + 1).map(
+                      (number) => (
+                        <option key={number}>{number}</option>
+                      ),
+                    )}
                   </Form.Select>
                 </Form.Group>
                 <Button variant="quiet" size="sm" disabled={busy} onClick={() => remake(table.gameId, count)}>
@@ -197,7 +229,9 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
               </div>
               {page.versions.length > 0 && (
                 <details className="small">
-                  <summary>{page.versions.length === 1 ? 'One version' : `${capital(page.versions.length)} versions`}</summary>
+                  <summary>
+                    {page.versions.length === 1 ? 'One version' : `${capital(page.versions.length)} versions`}
+                  </summary>
                   <ul className="rows">
                     {page.versions.map(({ id, version, day, note }) => (
                       <li key={id}>
@@ -221,8 +255,10 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
 function numberFinding(points: Page['byNumber'], now: number): string {
   const here = points.find(({ groups }) => groups === now)
   const fewer = points.find(({ groups, fitting }) => groups < now && fitting >= (here?.fitting ?? Infinity))
-  if (fewer) return `${capital(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${lower(now)}`
+  if (fewer)
+    return `${capital(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${lower(now)}`
   const more = points.find(({ groups, fitting }) => groups > now && fitting > (here?.fitting ?? 0))
-  if (more && here) return `${capital(more.groups)} groups would bring ${lower(more.fitting - here.fitting)} more in`
+  if (more && here)
+    return `${capital(more.groups)} groups would bring ${lower(more.fitting - here.fitting)} more in`
   return 'More groups would not fit better'
 }

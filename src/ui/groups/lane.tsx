@@ -11,7 +11,8 @@ import { band } from './use-groups'
 export const laneWidth = 664
 const lowest = 0.4
 /** Where a predicted success stands in a lane, in pixels. */
-export const laneX = (success: number) => ((Math.max(lowest, Math.min(1, success)) - lowest) / (1 - lowest)) * laneWidth
+export const laneX = (success: number) =>
+  ((Math.max(lowest, Math.min(1, success)) - lowest) / (1 - lowest)) * laneWidth
 
 interface Named {
   id: string
@@ -57,7 +58,12 @@ export function Lane({ position, group, levels, children, selected, onLevel, onS
           <Pennant number={group.pennant} />
           <strong>{name}</strong> <span className="tiny muted">{children.length}</span>
         </div>
-        <Form.Select size="sm" aria-label={`${name}: level`} value={group.level} onChange={({ target }) => onLevel(Number(target.value))}>
+        <Form.Select
+          size="sm"
+          aria-label={`${name}: level`}
+          value={group.level}
+          onChange={({ target }) => onLevel(Number(target.value))}
+        >
           {levels.map(({ id, title }, index) => (
             <option key={id} value={index}>
               {title}
@@ -92,7 +98,14 @@ function Name({
   selected,
   onSelect,
   onMove,
-}: Named & { x: number; row: number; fits: boolean; selected: boolean; onSelect: () => void; onMove: (by: number) => void }) {
+}: Named & {
+  x: number
+  row: number
+  fits: boolean
+  selected: boolean
+  onSelect: () => void
+  onMove: (by: number) => void
+}) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id })
   return (
     <button

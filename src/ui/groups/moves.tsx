@@ -7,6 +7,13 @@ import type { Regrouping } from '@/server/groups'
 import { CountCurve } from '../charts/count-curve'
 import { capital, hundredths, lower } from '../words'
 
+function finding({ moves }: Regrouping, more: number): string {
+  if (moves.length === 0)
+    return more > 0 ? `Other levels bring ${lower(more)} more in` : 'Other levels bring children nearer'
+  const who = `${capital(moves.length)} ${moves.length === 1 ? 'move brings' : 'moves bring'}`
+  return more > 0 ? `${who} ${lower(more)} more in` : `${who} children nearer to their zone`
+}
+
 /** The fewest moves that repair the groups: how many are worth it, who, and why. */
 export function Moves({
   regroupings,
@@ -38,14 +45,18 @@ export function Moves({
         of={regroupings[0].groups.reduce((sum, { children }) => sum + children.length, 0)}
         by="number of moves"
       >
-        {count === 0
-          ? `Other levels bring ${lower(made.fitting - now.fitting)} more in`
-          : `${capital(count)} ${count === 1 ? 'move brings' : 'moves bring'} ${lower(made.fitting - now.fitting)} more in`}
+        {finding(made, made.fitting - now.fitting)}
       </CountCurve>
       {better.length > 1 && (
         <div className="choices" role="group" aria-label="Number of moves">
           {better.map(({ moves }, index) => (
-            <Button key={moves.length} variant="quiet" size="sm" aria-pressed={index === chosen} onClick={() => setChosen(index)}>
+            <Button
+              key={moves.length}
+              variant="quiet"
+              size="sm"
+              aria-pressed={index === chosen}
+              onClick={() => setChosen(index)}
+            >
               {moves.length}
             </Button>
           ))}
@@ -55,8 +66,8 @@ export function Moves({
         {made.moves.map(({ child, to, here, there }) => (
           <li key={child}>
             <span className="grow">
-              <strong>{names.get(child)}</strong> to {groupNames[made.groups[to].pennant]}: {hundredths(here)} right alone here, {hundredths(there)}{' '}
-              there.
+              <strong>{names.get(child)}</strong> to {groupNames[made.groups[to].pennant]}: {hundredths(here)}{' '}
+              right alone here, {hundredths(there)} there.
             </span>
           </li>
         ))}

@@ -30,7 +30,9 @@ export function SelectedChild({
           Done
         </Button>
       </div>
-      <p className="tiny muted">Right alone, times in 100, at each group’s level. Arrow up and down move a focused name too.</p>
+      <p className="tiny muted">
+        Right alone, times in 100, at each group’s level. Arrow up and down move a focused name too.
+      </p>
       <ul className="rows">
         {groups.map((group, position) => (
           <li key={group.pennant}>

@@ -34,7 +34,10 @@ export function useGroups(page: GroupsPage) {
     ...arrangement,
     changed,
     set,
-    fitting: groups.reduce((sum, { level, children }) => sum + children.filter((id) => inBand(success[id][level], band)).length, 0),
+    fitting: groups.reduce(
+      (sum, { level, children }) => sum + children.filter((id) => inBand(success[id][level], band)).length,
+      0,
+    ),
     brokenLinks: page.links.filter(({ kind, a, b }) => {
       const together = groups.some(({ children }) => children.includes(a) && children.includes(b))
       return kind === 'apart' ? together : !together

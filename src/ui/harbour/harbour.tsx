@@ -1,7 +1,7 @@
 import Link from 'next/link'
 import { groupNames } from '@/core/grouping/pennants'
 import type { HarbourPage } from '@/server/harbour'
-import { capital, dayInWords, hundredths, many, reasonInWords } from '../words'
+import { capital, dayInWords, lower, hundredths, many, reasonInWords } from '../words'
 import { SeaChart } from './sea-chart'
 
 /** The first thing in the morning: what is next, what to prepare, whom to look at. */
@@ -22,9 +22,17 @@ export function Harbour({ classId, page }: { classId: string; page: HarbourPage 
       {session && (
         <div className="columns">
           <div>
-            <SeaChart stations={session.stations} foot={`Slot ${session.slot + 1} of ${session.slots} · ${session.from} to ${session.to}`} />
+            <SeaChart
+              stations={session.stations}
+              foot={`Slot ${session.slot + 1} of ${session.slots} · ${session.from} to ${session.to}`}
+            />
             <p className="visually-hidden">
-              {session.stations.map(({ title, pennants }) => `${title}: ${pennants.map((number) => groupNames[number]).join(', ') || 'empty'}`).join('. ')}
+              {session.stations
+                .map(
+                  ({ title, pennants }) =>
+                    `${title}: ${pennants.map((number) => groupNames[number]).join(', ') || 'empty'}`,
+                )
+                .join('. ')}
             </p>
           </div>
           <div className="harbour-side">
@@ -33,11 +41,11 @@ export function Harbour({ classId, page }: { classId: string; page: HarbourPage 
               {session.unlikely.length > 0 && (
                 <li>
                   <div className="grow">
-                    <strong>
-                      {session.unlikely[0].station} may not end in its slot
-                    </strong>
+                    <strong>{session.unlikely[0].station} may not end in its slot</strong>
                     <div className="small muted">
-                      It ends {hundredths(Math.min(...session.unlikely.map(({ finishInSlot }) => finishInSlot)))} times in 100
+                      It ends{' '}
+                      {hundredths(Math.min(...session.unlikely.map(({ finishInSlot }) => finishInSlot)))}{' '}
+                      times in 100
                       {session.unlikely.length > 1 && `; ${many(session.unlikely.length, 'visit')} in all`}.
                     </div>
                   </div>
@@ -49,21 +57,32 @@ export function Harbour({ classId, page }: { classId: string; page: HarbourPage 
               <li>
                 <div className="grow">
                   <strong>{capital(session.stations.length)} stations to lay out</strong>
-                  <div className="small muted">{session.needs.map(({ count, item }) => `${count} × ${item}`).join(', ')}</div>
+                  <div className="small muted">{mostOf(session.needs)}</div>
                 </div>
-                <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/plan`} aria-label="Materials by station">
+                <Link
+                  className="btn btn-quiet btn-sm"
+                  href={`/c/${classId}/plan`}
+                  aria-label="List materials by station"
+                >
                   List
                 </Link>
               </li>
             </ul>
             <h2 className="section">Children to look at</h2>
-            {page.toLookAt.length === 0 && <p className="muted">Nobody stands out. Marks of the next session will say more.</p>}
+            {page.toLookAt.length === 0 && (
+              <p className="muted">Nobody stands out. Marks of the next session will say more.</p>
+            )}
             <ul className="rows">
               {page.toLookAt.map(({ id, name, suggestion, strand, step }) => (
                 <li key={id}>
                   <strong className="child-col">{name}</strong>
                   <span className="grow small">{reasonInWords(suggestion, strand, step)}</span>
-                  <Link className="btn btn-plain btn-sm" href={`/c/${classId}/children/${id}`} aria-label={`Look at ${name}`} prefetch={false}>
+                  <Link
+                    className="btn btn-plain btn-sm"
+                    href={`/c/${classId}/children/${id}`}
+                    aria-label={`Look at ${name}`}
+                    prefetch={false}
+                  >
                     Look
                   </Link>
                 </li>
@@ -76,10 +95,22 @@ export function Harbour({ classId, page }: { classId: string; page: HarbourPage 
   )
 }
 
+/** The first few materials; the whole list stands in the plan. */
+function mostOf(needs: readonly { item: string; count: number }[]): string {
+  const listed = needs.slice(0, 4).map(({ count, item }) => `${count} × ${item}`)
+  return `${listed.join(', ')}${needs.length > 4 ? ` and ${lower(needs.length - 4)} more kinds` : ''}`
+}
+
 /** The one thing to do next. */
 function nextStep(classId: string, { children, hasGroups, session }: HarbourPage) {
   const at = (part: string) => `/c/${classId}/${part}`
-  if (children === 0) return { title: 'No children yet', why: 'Paste first names; a nickname will do.', action: 'Add children', address: at('class') }
+  if (children === 0)
+    return {
+      title: 'No children yet',
+      why: 'Paste first names; a nickname will do.',
+      action: 'Add children',
+      address: at('class'),
+    }
   if (!hasGroups)
     return {
       title: `${many(children, 'child', 'children')}, no groups yet`,
@@ -88,12 +119,23 @@ function nextStep(classId: string, { children, hasGroups, session }: HarbourPage
       address: at('groups'),
     }
   if (!session)
-    return { title: 'Nothing planned', why: 'The groups stand. A session is a minute’s work: stations, slots, ready.', action: 'Plan a session', address: at('plan') }
+    return {
+      title: 'Nothing planned',
+      why: 'The groups stand. A session is a minute’s work: stations, slots, ready.',
+      action: 'Plan a session',
+      address: at('plan'),
+    }
   const when = session.today ? `${session.startsAt} today` : `${dayInWords(session.day)}, ${session.startsAt}`
   const toPrepare = 1 + (session.unlikely.length > 0 ? 1 : 0)
   return {
-    title: session.state === 'running' ? `Slot ${session.slot + 1} of ${session.slots} is under way` : `${when}, ${many(session.stations.length, 'station')}, ${many(toPrepare, 'thing')} to prepare`,
-    why: session.state === 'running' ? 'The clock runs and every mark is kept.' : 'Who is where in the first slot, and what it takes.',
+    title:
+      session.state === 'running'
+        ? `Slot ${session.slot + 1} of ${session.slots} is under way`
+        : `${when}, ${many(session.stations.length, 'station')}, ${many(toPrepare, 'thing')} to prepare`,
+    why:
+      session.state === 'running'
+        ? 'The clock runs and every mark is kept.'
+        : 'Who is where in the first slot, and what it takes.',
     action: session.state === 'running' ? 'Back to the session' : 'Open the session',
     address: at('run'),
   }

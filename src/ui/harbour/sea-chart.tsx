@@ -17,11 +17,36 @@ const strokes = [
 /** Where the islands lie, by their number: spread so that courses between them stay readable. */
 const berths: Record<number, [number, number][]> = {
   1: [[392, 290]],
-  2: [[210, 290], [574, 290]],
-  3: [[190, 180], [594, 190], [392, 420]],
-  4: [[190, 170], [588, 180], [584, 414], [194, 410]],
-  5: [[170, 160], [410, 160], [640, 230], [520, 430], [230, 420]],
-  6: [[160, 170], [396, 160], [630, 180], [626, 420], [390, 430], [156, 420]],
+  2: [
+    [210, 290],
+    [574, 290],
+  ],
+  3: [
+    [190, 180],
+    [594, 190],
+    [392, 420],
+  ],
+  4: [
+    [190, 170],
+    [588, 180],
+    [584, 414],
+    [194, 410],
+  ],
+  5: [
+    [170, 160],
+    [410, 160],
+    [640, 230],
+    [520, 430],
+    [230, 420],
+  ],
+  6: [
+    [160, 170],
+    [396, 160],
+    [630, 180],
+    [626, 420],
+    [390, 430],
+    [156, 420],
+  ],
 }
 
 /** The session as a harbour chart: stations as islands, groups as pennants, the rotation as a course. */
@@ -30,15 +55,31 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
   const shown = stations.slice(0, places.length)
   const scale = shown.length > 4 ? 0.8 : 1
   return (
-    <svg className="sea-chart" width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={describe(shown)}>
-      {shown.length > 1 && shown.map((_, i) => <path key={i} className="course-line" d={course(places[i], places[(i + 1) % shown.length])} />)}
+    <svg
+      className="sea-chart"
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={describe(shown)}
+    >
+      {shown.length > 1 &&
+        shown.map((_, i) => (
+          <path key={i} className="course-line" d={course(places[i], places[(i + 1) % shown.length])} />
+        ))}
       {shown.map(({ title, level, mode, pennants }, i) => {
         const { coast, depths } = island(i * 7 + 3 + title.length * 31, radius * scale)
         const lines = level.split(' · ')
         return (
           <g key={i} transform={`translate(${places[i].join()})`}>
             {[...depths].reverse().map((path, d) => (
-              <path key={path} d={path} className="depth" strokeWidth={strokes[2 - d].width} opacity={strokes[2 - d].opacity} />
+              <path
+                key={path}
+                d={path}
+                className="depth"
+                strokeWidth={strokes[2 - d].width}
+                opacity={strokes[2 - d].opacity}
+              />
             ))}
             <path d={coast} className="coast" />
             <text className="island-title" y={-12} textAnchor="middle">
@@ -51,7 +92,12 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
               {modeInWords[mode]}
             </text>
             {pennants.map((number, p) => (
-              <PoledPennant key={number} number={number} x={(p - (pennants.length - 1) / 2) * 92 - 26} y={-radius * scale * 0.98 - 38} />
+              <PoledPennant
+                key={number}
+                number={number}
+                x={(p - (pennants.length - 1) / 2) * 92 - 26}
+                y={-radius * scale * 0.98 - 38}
+              />
             ))}
           </g>
         )
@@ -70,7 +116,7 @@ function course([x1, y1]: [number, number], [x2, y2]: [number, number]): string 
   const gap = 118
   const [sx, sy] = [x1 + ux * gap, y1 + uy * gap * 0.85]
   const [ex, ey] = [x2 - ux * gap, y2 - uy * gap * 0.85]
-  const bend = 26
+  const bend = Math.min(26, 0.22 * Math.hypot(ex - sx, ey - sy))
   return `M${sx},${sy}Q${(sx + ex) / 2 - uy * bend},${(sy + ey) / 2 + ux * bend} ${ex},${ey}`
 }
 

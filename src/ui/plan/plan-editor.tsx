@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Action } from '@/server/answer'
@@ -19,20 +19,19 @@ interface Props {
   session: { id: string; state: 'planned' | 'running' | 'done' } | null
   today: string
   games: { id: string; title: string }[]
-  /** A game to put in the plan at once. */
-  add?: string
+  /** A game was put in the plan on the way here: not saved yet. */
+  added: boolean
   preview: Action<typeof previewPlan>
   save: Action<typeof savePlan>
 }
 
 /** One session: who is where when, at which level, with what. */
-export function PlanEditor({ classId, view: first, session, today, games, add, preview, save }: Props) {
+export function PlanEditor({ classId, view: first, session, today, games, added, preview, save }: Props) {
   const router = useRouter()
   const [view, setView] = useState(first)
-  const [changed, setChanged] = useState(session === null)
+  const [changed, setChanged] = useState(session === null || added)
   const { problems, busy, save: run } = useSaving()
   const { plan } = view
-  const added = useRef(false)
 
   function change(part: Partial<Plan>) {
     // Levels chosen by hand belong to a group's station in a slot: other stations, other levels.
@@ -42,12 +41,6 @@ export function PlanEditor({ classId, view: first, session, today, games, add, p
     setChanged(true)
     run(() => preview({ classId, plan: next }), setView)
   }
-
-  useEffect(() => {
-    if (!add || added.current || session?.state === 'running') return
-    added.current = true
-    if (!plan.stations.some(({ gameId }) => gameId === add)) change({ stations: [...plan.stations, { gameId: add, mode: 'own' }] })
-  })
 
   function keep() {
     const sessionId = crypto.randomUUID()
@@ -74,12 +67,12 @@ export function PlanEditor({ classId, view: first, session, today, games, add, p
       <div className="headline">
         <div>
           <h1>
-            {clashes === 0 ? 'No clash' : many(clashes, 'thing to look at', 'things to look at')}, {many(plan.stations.length, 'station')},{' '}
-            {plan.slots * plan.slotMinutes} minutes
+            {clashes === 0 ? 'No clash' : many(clashes, 'thing to look at', 'things to look at')},{' '}
+            {many(plan.stations.length, 'station')}, {plan.slots * plan.slotMinutes} minutes
           </h1>
           <p>
-            {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} · {capital(plan.slots).toLowerCase()} slots of {plan.slotMinutes}{' '}
-            minutes
+            {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} ·{' '}
+            {capital(plan.slots).toLowerCase()} slots of {plan.slotMinutes} minutes
           </p>
         </div>
         {changed ? (
@@ -96,15 +89,30 @@ export function PlanEditor({ classId, view: first, session, today, games, add, p
       <div className="plan-times">
         <Form.Group controlId="plan-day">
           <Form.Label className="small">Day</Form.Label>
-          <Form.Control size="sm" type="date" min={today} value={plan.day} onChange={({ target }) => target.value && change({ day: target.value })} />
+          <Form.Control
+            size="sm"
+            type="date"
+            min={today}
+            value={plan.day}
+            onChange={({ target }) => target.value && change({ day: target.value })}
+          />
         </Form.Group>
         <Form.Group controlId="plan-start">
           <Form.Label className="small">Start</Form.Label>
-          <Form.Control size="sm" type="time" value={plan.startsAt} onChange={({ target }) => target.value && change({ startsAt: target.value })} />
+          <Form.Control
+            size="sm"
+            type="time"
+            value={plan.startsAt}
+            onChange={({ target }) => target.value && change({ startsAt: target.value })}
+          />
         </Form.Group>
         <Form.Group controlId="plan-slots">
           <Form.Label className="small">Slots</Form.Label>
-          <Form.Select size="sm" value={plan.slots} onChange={({ target }) => change({ slots: Number(target.value) })}>
+          <Form.Select
+            size="sm"
+            value={plan.slots}
+            onChange={({ target }) => change({ slots: Number(target.value) })}
+          >
             {[1, 2, 3, 4, 5, 6].map((number) => (
               <option key={number}>{number}</option>
             ))}
@@ -112,7 +120,11 @@ export function PlanEditor({ classId, view: first, session, today, games, add, p
         </Form.Group>
         <Form.Group controlId="plan-minutes">
           <Form.Label className="small">Minutes each</Form.Label>
-          <Form.Select size="sm" value={plan.slotMinutes} onChange={({ target }) => change({ slotMinutes: Number(target.value) })}>
+          <Form.Select
+            size="sm"
+            value={plan.slotMinutes}
+            onChange={({ target }) => change({ slotMinutes: Number(target.value) })}
+          >
             {[...new Set([8, 10, 12, 15, 20, plan.slotMinutes])]
               .sort((a, b) => a - b)
               .map((number) => (
@@ -122,7 +134,10 @@ export function PlanEditor({ classId, view: first, session, today, games, add, p
         </Form.Group>
       </div>
       <div className="columns">
-        <PlanGrid view={view} onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })} />
+        <PlanGrid
+          view={view}
+          onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })}
+        />
         <Stations view={view} games={games} onChange={(stations) => change({ stations })} />
       </div>
     </>

@@ -7,7 +7,13 @@ import { Pennant } from '../pennant'
 import { hundredths, many } from '../words'
 
 /** Groups down, slots across: station, level, sets and what does not go, on the cell. */
-export function PlanGrid({ view, onLevel }: { view: PlanView; onLevel: (key: string, levelId: string) => void }) {
+export function PlanGrid({
+  view,
+  onLevel,
+}: {
+  view: PlanView
+  onLevel: (key: string, levelId: string) => void
+}) {
   return (
     <table className="plan-grid">
       <thead>
@@ -31,7 +37,9 @@ export function PlanGrid({ view, onLevel }: { view: PlanView; onLevel: (key: str
               <span className="tiny muted">{children.length}</span>
             </th>
             {view.times.map((_, slot) => {
-              const visit = view.visits.find((candidate) => candidate.slot === slot && candidate.group === group)
+              const visit = view.visits.find(
+                (candidate) => candidate.slot === slot && candidate.group === group,
+              )
               return <td key={slot}>{visit && <Visit view={view} visit={visit} onLevel={onLevel} />}</td>
             })}
           </tr>
@@ -41,7 +49,15 @@ export function PlanGrid({ view, onLevel }: { view: PlanView; onLevel: (key: str
   )
 }
 
-function Visit({ view, visit, onLevel }: { view: PlanView; visit: PlannedVisit; onLevel: (key: string, levelId: string) => void }) {
+function Visit({
+  view,
+  visit,
+  onLevel,
+}: {
+  view: PlanView
+  visit: PlannedVisit
+  onLevel: (key: string, levelId: string) => void
+}) {
   const { slot, group, station, levelId, sets, fitting, children } = visit
   const { title, levels } = view.stations[station]
   const conflicts = view.conflicts.filter((conflict) => conflict.slot === slot && conflict.group === group)
@@ -61,7 +77,7 @@ function Visit({ view, visit, onLevel }: { view: PlanView; visit: PlannedVisit; 
         ))}
       </Form.Select>
       <div className="tiny muted">
-        {fitting} of {children} in zone · {sets.length === 1 ? `all ${sets[0]} together` : `sets of ${sets.join(' + ')}`}
+        {fitting} of {children} in zone · {sets.join(' + ')}
       </div>
       {conflicts.map((conflict) => (
         <div key={conflict.kind} className="tiny clash-text">

@@ -6,7 +6,15 @@ import type { Plan, PlanView } from '@/server/plan'
 import { modeInWords } from '../words'
 
 /** The stations with what is to be laid out at each, and the materials in all. */
-export function Stations({ view, games, onChange }: { view: PlanView; games: { id: string; title: string }[]; onChange: (stations: Plan['stations']) => void }) {
+export function Stations({
+  view,
+  games,
+  onChange,
+}: {
+  view: PlanView
+  games: { id: string; title: string }[]
+  onChange: (stations: Plan['stations']) => void
+}) {
   const { stations } = view.plan
   const cautions = [...new Set(view.stations.flatMap((station) => station.cautions))]
   return (
@@ -33,7 +41,9 @@ export function Stations({ view, games, onChange }: { view: PlanView; games: { i
                   size="sm"
                   aria-label={`Station ${position + 1}: adult`}
                   value={mode}
-                  onChange={({ target }) => onChange(stations.with(position, { gameId, mode: target.value as typeof mode }))}
+                  onChange={({ target }) =>
+                    onChange(stations.with(position, { gameId, mode: target.value as typeof mode }))
+                  }
                 >
                   {Object.entries(modeInWords).map(([value, words]) => (
                     <option key={value} value={value}>
@@ -51,13 +61,20 @@ export function Stations({ view, games, onChange }: { view: PlanView; games: { i
                 </Button>
               </div>
               <div className="tiny muted">
-                {(view.stations[position]?.needs ?? []).map(({ count, item }) => `${count} × ${item}`).join(', ')}
+                {(view.stations[position]?.needs ?? [])
+                  .map(({ count, item }) => `${count} × ${item}`)
+                  .join(', ')}
               </div>
             </div>
           </li>
         ))}
       </ol>
-      <Button variant="quiet" size="sm" disabled={stations.length >= 8} onClick={() => onChange([...stations, { gameId: games[0].id, mode: 'own' }])}>
+      <Button
+        variant="quiet"
+        size="sm"
+        disabled={stations.length >= 8}
+        onClick={() => onChange([...stations, { gameId: games[0].id, mode: 'own' }])}
+      >
         Add a station
       </Button>
       <h2 className="section mt-24">To lay out in all</h2>

@@ -26,7 +26,10 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
           <h1>
             {child.name} {reasonInWords(suggestion.suggestion, suggestion.strand, suggestion.step)}
           </h1>
-          <p>The line is the best guess, the band holds it eight times in ten. Marks move it; time alone widens it.</p>
+          <p>
+            The line is the best guess, the band holds it eight times in ten. Marks move it; time alone widens
+            it.
+          </p>
         </div>
         <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
           To groups
@@ -39,9 +42,13 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
               <figcaption>
                 <h2 className="section">
                   {strandOf(strand).title}:{' '}
-                  {estimate.workingStep === null ? 'every step secure' : stepOf({ strand, step: estimate.workingStep }).short}{' '}
+                  {estimate.workingStep === null
+                    ? 'every step secure'
+                    : stepOf({ strand, step: estimate.workingStep }).short}{' '}
                   <small>
-                    {estimate.observations === 0 ? 'placed, nothing seen yet' : `from ${estimate.observations} record${estimate.observations === 1 ? '' : 's'}`}
+                    {estimate.observations === 0
+                      ? 'placed, nothing seen yet'
+                      : `from ${estimate.observations} record${estimate.observations === 1 ? '' : 's'}`}
                   </small>
                 </h2>
               </figcaption>
@@ -51,7 +58,9 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
         </div>
         <section className="evidence" aria-label="Evidence">
           <h2 className="section">What was seen</h2>
-          {records.length === 0 && <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>}
+          {records.length === 0 && (
+            <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
+          )}
           <ul className="rows small">
             {records.slice(0, 40).map(({ id, strand, step, judged, right, of, schoolDay }) => (
               <li key={id}>

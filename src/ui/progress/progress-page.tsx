@@ -5,13 +5,20 @@ import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
 import { capital, lower, reasonInWords } from '../words'
 
+const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+
 /** Who is ready, who needs another look, and how each child's estimate moved. */
 export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
   const { suggestions, children, strand, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
   const look = suggestions.length - ready - back
-  const others = [back > 0 && `${lower(back)} may need an easier step`, look > 0 && `${lower(look)} need${look === 1 ? 's' : ''} another look`].filter(Boolean)
+  const shown = children.flatMap(({ band }) => band)
+  const range = [Math.min(...shown.map(({ p10 }) => p10)), Math.max(...shown.map(({ p90 }) => p90))] as const
+  const others = [
+    back > 0 && `${lower(back)} may need an easier step`,
+    look > 0 && `${lower(look)} need${look === 1 ? 's' : ''} another look`,
+  ].filter(Boolean)
   return (
     <>
       <div className="headline">
@@ -23,7 +30,10 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
                 ? 'Nobody is ready to move yet'
                 : `${capital(ready)} may be ready to move`}
           </h1>
-          <p>{others.length > 0 ? `${others.join(', ')}.` : 'Nothing else stands out.'} The teacher decides; nothing moves a child by itself.</p>
+          <p>
+            {others.length > 0 ? sentence(others.join(', ')) : 'Nothing else stands out.'} The teacher
+            decides; nothing moves a child by itself.
+          </p>
         </div>
         <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
           {hasGroups ? 'Review moves' : 'Make groups'}
@@ -38,7 +48,12 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
                 <span className="grow small">
                   <strong>{name}</strong> {reasonInWords(suggestion, on, step)}.
                 </span>
-                <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/children/${id}`} aria-label={`Why ${name}`} prefetch={false}>
+                <Link
+                  className="btn btn-quiet btn-sm"
+                  href={`/c/${classId}/children/${id}`}
+                  aria-label={`Why ${name}`}
+                  prefetch={false}
+                >
                   Why
                 </Link>
               </li>
@@ -49,7 +64,12 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
         <section className="bands" aria-label={`Estimates over time, ${strandOf(strand).title}`}>
           <p className="strand-choice">
             {strands.map(({ id, title }) => (
-              <Link key={id} href={`/c/${classId}/progress?strand=${id}`} aria-current={id === strand ? 'true' : undefined} scroll={false}>
+              <Link
+                key={id}
+                href={`/c/${classId}/progress?strand=${id}`}
+                aria-current={id === strand ? 'true' : undefined}
+                scroll={false}
+              >
                 {title}
               </Link>
             ))}
@@ -60,9 +80,20 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
                 <Link href={`/c/${classId}/children/${id}`} prefetch={false}>
                   <span>
                     <strong>{name}</strong>
-                    <small>{estimate.workingStep === null ? 'all secure' : stepOf({ strand, step: estimate.workingStep }).short}</small>
+                    <small>
+                      {estimate.workingStep === null
+                        ? 'all secure'
+                        : stepOf({ strand, step: estimate.workingStep }).short}
+                    </small>
                   </span>
-                  <BandChart strand={strand} points={band} today={today} width={148} height={44} />
+                  <BandChart
+                    strand={strand}
+                    points={band}
+                    today={today}
+                    width={142}
+                    height={56}
+                    range={range}
+                  />
                 </Link>
               </li>
             ))}

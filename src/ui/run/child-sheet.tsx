@@ -33,7 +33,13 @@ export function ChildSheet({
   const count = (label: string, value: number, most: number, set: (value: number) => void) => (
     <Form.Group controlId={`tally-${label}`}>
       <Form.Label className="small">{label}</Form.Label>
-      <Form.Control type="number" min={0} max={most} value={value} onChange={({ target }) => set(Math.max(0, Math.min(most, Number(target.value))))} />
+      <Form.Control
+        type="number"
+        min={0}
+        max={most}
+        value={value}
+        onChange={({ target }) => set(Math.max(0, Math.min(most, Number(target.value))))}
+      />
     </Form.Group>
   )
   return (
@@ -65,7 +71,13 @@ export function ChildSheet({
           Record {right} of {of}
         </Button>
       </div>
-      <Form.Check type="switch" id="absent" label="Away today" checked={absent} onChange={({ target }) => onAbsent(target.checked)} />
+      <Form.Check
+        type="switch"
+        id="absent"
+        label="Away today"
+        checked={absent}
+        onChange={({ target }) => onAbsent(target.checked)}
+      />
     </SideSheet>
   )
 }

@@ -45,6 +45,15 @@ export class MarkQueue {
     void this.flush()
   }
 
+  /** Takes up what an earlier page left waiting, if anything. */
+  resume(found: (waiting: OutgoingMark[]) => void) {
+    const { waiting } = this
+    if (waiting.length === 0) return
+    found(waiting)
+    this.changed(waiting.length, null)
+    void this.flush()
+  }
+
   /** Sends what waits; after a failure it tries again when called or in five seconds. */
   async flush(): Promise<void> {
     if (this.sending) return

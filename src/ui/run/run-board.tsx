@@ -34,8 +34,14 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
   const left = useCountdown(session.leftMs, running && !session.paused)
   const visits = page.visits.filter(({ slot }) => slot === session.slot)
   const last = session.slot + 1 >= session.slots
-  const names = new Map(page.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)))
-  const seen = new Set(page.visits.flatMap(({ id, children }) => children.filter((child) => isSet(marks.markOf(id, child.id))).map((child) => child.id)))
+  const names = new Map(
+    page.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
+  )
+  const seen = new Set(
+    page.visits.flatMap(({ id, children }) =>
+      children.filter((child) => isSet(marks.markOf(id, child.id))).map((child) => child.id),
+    ),
+  )
   const unseen = [...names].filter(([id]) => !seen.has(id) && !absent.has(id)).map(([, name]) => name)
 
   function tap(kind: Tap) {
@@ -50,7 +56,8 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
 
   useEffect(() => {
     function press(event: KeyboardEvent) {
-      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]')
+      const typing =
+        event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]')
       if (!typing && event.key === 'u' && !event.ctrlKey && !event.metaKey) marks.undo()
     }
     window.addEventListener('keydown', press)
@@ -61,7 +68,11 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
   return (
     <>
       <header className="run-bar">
-        <div className="clock" role="timer" aria-label={running ? `${clockInWords(left)} left` : 'not started'}>
+        <div
+          className="clock"
+          role="timer"
+          aria-label={running ? `${clockInWords(left)} left` : 'not started'}
+        >
           {clockInWords(left)}
         </div>
         <div className="grow">
@@ -69,7 +80,13 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
             Slot {session.slot + 1} of {session.slots}
           </h1>
           <span className="small muted">
-            {running ? (session.paused ? 'paused' : left < 0 ? 'over time' : `planned until ${times[session.slot].to}`) : `planned for ${times[0].from}`}
+            {running
+              ? session.paused
+                ? 'paused'
+                : left < 0
+                  ? 'over time'
+                  : `planned until ${times[session.slot].to}`
+              : `planned for ${times[0].from}`}
           </span>
         </div>
         {running ? (
@@ -99,16 +116,21 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
         </Link>
       </header>
       <main className="run-stations">
-        <Problems problems={[...problems, ...(marks.refused ? [`One mark was not taken: ${marks.refused}`] : [])]} />
+        <Problems
+          problems={[...problems, ...(marks.refused ? [`One mark was not taken: ${marks.refused}`] : [])]}
+        />
         {stations.map((station, position) => (
           <StationColumn
             key={position}
             station={station}
+            number={position + 1}
             visits={visits.filter((visit) => visit.station === position)}
             absent={absent}
             markOf={marks.markOf}
             enabled={running}
-            onTap={(visitId, pupilId, judged) => marks.tap(visitId, pupilId, { judged, right: null, of: null })}
+            onTap={(visitId, pupilId, judged) =>
+              marks.tap(visitId, pupilId, { judged, right: null, of: null })
+            }
             onOpen={(visitId, pupilId) => setOpen({ visitId, pupilId })}
           />
         ))}
@@ -116,7 +138,9 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
       <footer className="run-foot small">
         <span className="grow ellipsis">
           <strong>{unseen.length === 0 ? 'Everyone seen today' : 'Not seen yet today:'}</strong>{' '}
-          {unseen.length > 6 ? `${unseen.slice(0, 5).join(', ')} and ${unseen.length - 5} more` : unseen.join(', ')}
+          {unseen.length > 6
+            ? `${unseen.slice(0, 5).join(', ')} and ${unseen.length - 5} more`
+            : unseen.join(', ')}
         </span>
         {marks.last && (
           <Button variant="quiet" size="sm" onClick={marks.undo}>
@@ -125,7 +149,11 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
         )}
         <span aria-hidden>● own &nbsp; ◐ help &nbsp; ○ not yet</span>
         <strong className="saved" role="status">
-          {marks.waiting === 0 ? 'All marks saved' : marks.waiting === 1 ? 'One mark waiting' : `${marks.waiting} marks waiting`}
+          {marks.waiting === 0
+            ? 'All marks saved'
+            : marks.waiting === 1
+              ? 'One mark waiting'
+              : `${marks.waiting} marks waiting`}
         </strong>
       </footer>
       {open && openVisit && (
@@ -154,4 +182,5 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
   )
 }
 
-const isSet = (mark: { judged: unknown; of: number | null } | undefined) => mark !== undefined && (mark.judged !== null || mark.of !== null)
+const isSet = (mark: { judged: unknown; of: number | null } | undefined) =>
+  mark !== undefined && (mark.judged !== null || mark.of !== null)

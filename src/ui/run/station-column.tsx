@@ -10,6 +10,7 @@ const markWords: Record<Judgement, string> = { own: 'on their own', help: 'with 
 /** One station in the slot under way: what is marked, what to look for, a row for each child. */
 export function StationColumn({
   station,
+  number,
   visits,
   absent,
   markOf,
@@ -18,6 +19,7 @@ export function StationColumn({
   onOpen,
 }: {
   station: RunPage['stations'][number]
+  number: number
   visits: RunVisit[]
   absent: ReadonlySet<string>
   markOf: (visitId: string, pupilId: string) => Mark | undefined
@@ -26,7 +28,7 @@ export function StationColumn({
   onOpen: (visitId: string, pupilId: string) => void
 }) {
   return (
-    <section className="station" aria-label={station.title}>
+    <section className="station" aria-label={`Station ${number}, ${station.title}`}>
       <div className="station-head">
         <h2>{station.title}</h2>
         {visits.map(({ pennant }) => (
@@ -48,7 +50,11 @@ export function StationColumn({
               <div key={id} className={away ? 'child away' : 'child'} role="group" aria-label={name}>
                 <button type="button" className="child-name" onClick={() => onOpen(visit.id, id)}>
                   {name}
-                  {away ? <small>away</small> : mark?.of != null && <small>{`${mark.right} of ${mark.of}`}</small>}
+                  {away ? (
+                    <small>away</small>
+                  ) : (
+                    mark?.of != null && <small>{`${mark.right} of ${mark.of}`}</small>
+                  )}
                 </button>
                 {judgements.map((judged) => (
                   <button

@@ -4,15 +4,17 @@ import { useEffect, useState } from 'react'
 
 /** Milliseconds left, counted on from what the server said; stands still while paused. */
 export function useCountdown(leftMs: number, running: boolean): number {
-  const [left, setLeft] = useState(leftMs)
+  const [clock, setClock] = useState({ leftMs, running, left: leftMs })
+  // The server spoke anew: its word counts.
+  if (clock.leftMs !== leftMs || clock.running !== running) setClock({ leftMs, running, left: leftMs })
   useEffect(() => {
-    setLeft(leftMs)
     if (!running) return
     const since = performance.now()
-    const timer = setInterval(() => setLeft(leftMs - (performance.now() - since)), 250)
+    const tick = () => setClock({ leftMs, running, left: leftMs - (performance.now() - since) })
+    const timer = setInterval(tick, 250)
     return () => clearInterval(timer)
   }, [leftMs, running])
-  return left
+  return clock.left
 }
 
 /** “7:42”, and “+0:15” over time. */

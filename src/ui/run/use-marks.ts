@@ -17,23 +17,29 @@ interface Tap {
 
 /** The marks of a session as the adult sees them: at once on the screen, then stored. */
 export function useMarks(classId: string, stored: readonly Mark[]) {
-  const [marks, setMarks] = useState(() => new Map(stored.map((mark) => [keyOf(mark.visitId, mark.pupilId), mark])))
-  const [state, setState] = useState<{ waiting: number; refused: string | null }>({ waiting: 0, refused: null })
+  const [marks, setMarks] = useState(
+    () => new Map(stored.map((mark) => [keyOf(mark.visitId, mark.pupilId), mark])),
+  )
+  const [state, setState] = useState<{ waiting: number; refused: string | null }>({
+    waiting: 0,
+    refused: null,
+  })
   const [last, setLast] = useState<Tap | null>(null)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const queue = useMemo(() => new MarkQueue(classId, (waiting, refused) => setState({ waiting, refused })), [classId])
+  const queue = useMemo(
+    () => new MarkQueue(classId, (waiting, refused) => setState({ waiting, refused })),
+    [classId],
+  )
 
   useEffect(() => {
-    const waiting = queue.waiting
-    if (waiting.length === 0) return
     // Left over from before a reload: shown as they were, and sent.
-    setMarks((before) => {
-      const next = new Map(before)
-      for (const mark of waiting) next.set(keyOf(mark.visitId, mark.pupilId), mark)
-      return next
-    })
-    setState({ waiting: waiting.length, refused: null })
-    void queue.flush()
+    queue.resume((waiting) =>
+      setMarks((before) => {
+        const next = new Map(before)
+        for (const mark of waiting) next.set(keyOf(mark.visitId, mark.pupilId), mark)
+        return next
+      }),
+    )
   }, [queue])
 
   const markOf = (visitId: string, pupilId: string): Mark | undefined => marks.get(keyOf(visitId, pupilId))
@@ -53,7 +59,8 @@ export function useMarks(classId: string, stored: readonly Mark[]) {
     /** One tap: a mark, another mark in its place, or the same again to take it back. */
     tap(visitId: string, pupilId: string, value: Value) {
       const now = markOf(visitId, pupilId)
-      const same = now !== undefined && now.judged === value.judged && now.right === value.right && now.of === value.of
+      const same =
+        now !== undefined && now.judged === value.judged && now.right === value.right && now.of === value.of
       if (now === undefined && value.judged === null && value.of === null) return
       const { judged, right, of } = set(visitId, pupilId, same ? nothing : value) ?? nothing
       setLast({ visitId, pupilId, before: { judged, right, of } })

@@ -4,7 +4,13 @@ import { listClasses } from '@/server/classes'
 import { currentViewer } from '@/server/viewer'
 import { CourseBar } from '@/ui/frame/course-bar'
 
-export default async function LoopLayout({ children, params }: { children: React.ReactNode; params: Promise<{ classId: string }> }) {
+export default async function LoopLayout({
+  children,
+  params,
+}: {
+  children: React.ReactNode
+  params: Promise<{ classId: string }>
+}) {
   await connection()
   const { classId } = await params
   const classes = await listClasses(currentViewer())

@@ -10,13 +10,16 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   if (origin !== null && new URL(origin).host !== request.headers.get('host'))
     return NextResponse.json({ ok: false, problems: ['Sent from another site.'] }, { status: 403 })
   const text = await request.text()
-  if (text.length > 2000) return NextResponse.json({ ok: false, problems: ['Too long for one mark.'] }, { status: 413 })
+  if (text.length > 2000)
+    return NextResponse.json({ ok: false, problems: ['Too long for one mark.'] }, { status: 413 })
   let body: unknown
   try {
     body = JSON.parse(text)
   } catch {
     return NextResponse.json({ ok: false, problems: ['Not JSON.'] }, { status: 400 })
   }
-  const result = await answer(recordMark(currentViewer(), { ...(body as object), classId } as Parameters<typeof recordMark>[1]))
+  const result = await answer(
+    recordMark(currentViewer(), { ...(body as object), classId } as Parameters<typeof recordMark>[1]),
+  )
   return NextResponse.json(result, { status: result.ok ? 200 : 422 })
 }

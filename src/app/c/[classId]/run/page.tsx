@@ -28,6 +28,12 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
       </main>
     )
   return (
-    <RunBoard key={`${page.session.id} ${page.session.state} ${page.session.slot}`} classId={classId} page={page} tapClock={clockAction} markAbsent={absentAction} />
+    <RunBoard
+      key={`${page.session.id} ${page.session.state} ${page.session.slot}`}
+      classId={classId}
+      page={page}
+      tapClock={clockAction}
+      markAbsent={absentAction}
+    />
   )
 }

@@ -9,5 +9,13 @@ export const metadata: Metadata = { title: 'Class' }
 export default async function Class({ params }: { params: Promise<{ classId: string }> }) {
   const { classId } = await params
   const table = await classTable(currentViewer(), { classId })
-  return <ClassPage classId={classId} {...table} place={placeAction} addChildren={addChildrenAction} saveLinks={linksAction} />
+  return (
+    <ClassPage
+      classId={classId}
+      {...table}
+      place={placeAction}
+      addChildren={addChildrenAction}
+      saveLinks={linksAction}
+    />
+  )
 }

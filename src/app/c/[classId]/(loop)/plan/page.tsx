@@ -15,7 +15,7 @@ interface Props {
 export default async function Plan({ params, searchParams }: Props) {
   const { classId } = await params
   const { add } = await searchParams
-  const page = await planPage(currentViewer(), { classId })
+  const page = await planPage(currentViewer(), { classId, add })
   if (!page.view)
     return (
       <div className="empty">
@@ -28,13 +28,13 @@ export default async function Plan({ params, searchParams }: Props) {
     )
   return (
     <PlanEditor
-      key={page.session?.id ?? 'new'}
+      key={`${page.session?.id ?? 'new'} ${page.added ? add : ''}`}
       classId={classId}
       view={page.view}
       session={page.session}
       today={page.today}
       games={page.games}
-      add={page.games.some(({ id }) => id === add) ? add : undefined}
+      added={page.added}
       preview={previewAction}
       save={savePlanAction}
     />

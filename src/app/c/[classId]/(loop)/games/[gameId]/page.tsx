@@ -41,9 +41,25 @@ export default async function GameRoute({ params, searchParams }: Props) {
 }
 
 /** Apart, so that the page stands while changes are tried. */
-async function Advised({ classId, gameId, level, input }: { classId: string; gameId: string; level: string; input: FiguresInput }) {
+async function Advised({
+  classId,
+  gameId,
+  level,
+  input,
+}: {
+  classId: string
+  gameId: string
+  level: string
+  input: FiguresInput
+}) {
   await new Promise((resolve) => setImmediate(resolve))
-  return <AdviceList advice={adviceFor(input)} address={`/c/${classId}/games/${gameId}?level=${level}`} slotMinutes={input.slotMinutes ?? 12} />
+  return (
+    <AdviceList
+      advice={adviceFor(input)}
+      address={`/c/${classId}/games/${gameId}?level=${level}`}
+      slotMinutes={input.slotMinutes ?? 12}
+    />
+  )
 }
 
 function parsed(rules: string | undefined): unknown {

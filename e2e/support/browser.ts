@@ -1,0 +1,165 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { Browser, Builder, By, Key, until, type WebElement } from 'selenium-webdriver'
+import { Options, ServiceBuilder } from 'selenium-webdriver/chrome'
+import type { ChromiumWebDriver } from 'selenium-webdriver/chromium'
+
+const axeSource = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
+
+/** A person at a browser: finds things by what they say, and counts what it takes. */
+export class Person {
+  /** Clicks, choices and texts entered so far. */
+  interactions = 0
+
+  private constructor(
+    readonly driver: ChromiumWebDriver,
+    readonly url: string,
+  ) {}
+
+  static async at(url: string, { width = 1280, height = 800 } = {}): Promise<Person> {
+    const options = new Options()
+    options.setChromeBinaryPath('/usr/bin/chromium')
+    options.addArguments(
+      '--headless=new',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--force-prefers-reduced-motion',
+      `--window-size=${width},${height}`,
+      `--user-data-dir=${mkdtempSync(join(tmpdir(), 'islands-chromium-'))}`,
+    )
+    const driver = (await new Builder()
+      .forBrowser(Browser.CHROME)
+      .setChromeOptions(options)
+      .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+      .build()) as ChromiumWebDriver
+    // The window includes the browser's own frame: the page itself is to have the size asked for.
+    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: false,
+    })
+    return new Person(driver, url)
+  }
+
+  async leave() {
+    await this.driver.quit()
+  }
+
+  async goTo(path: string) {
+    await this.driver.get(this.url + path)
+  }
+
+  /** A visible element by XPath, waited for: while a page streams in, parts of it stand hidden. */
+  async find(xpath: string, ms = 15_000): Promise<WebElement> {
+    const found = await this.driver.wait(
+      async () => {
+        for (const element of await this.driver.findElements(By.xpath(xpath)))
+          if (await element.isDisplayed().catch(() => false)) return element
+        return null
+      },
+      ms,
+      `waiting for ${xpath}`,
+    )
+    return found!
+  }
+
+  all(css: string): Promise<WebElement[]> {
+    return this.driver.findElements(By.css(css))
+  }
+
+  /** A button or link by its accessible name or text. */
+  async button(name: string): Promise<WebElement> {
+    const element = await this.find(
+      `//*[(self::button or self::a) and (normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)})]`,
+    )
+    await this.driver.wait(until.elementIsEnabled(element), 15_000, `${name} stays disabled`)
+    return element
+  }
+
+  async press(name: string) {
+    this.interactions++
+    await (await this.button(name)).click()
+  }
+
+  /** A form field by its label. */
+  async field(label: string): Promise<WebElement> {
+    const direct = `//*[(self::input or self::textarea or self::select) and @aria-label=${quoted(label)}]`
+    return this.find(`${direct} | //*[@id=//label[normalize-space(.)=${quoted(label)}]/@for]`)
+  }
+
+  async enter(label: string, text: string) {
+    this.interactions++
+    const field = await this.field(label)
+    await field.clear()
+    await field.sendKeys(text)
+  }
+
+  /** Pastes text as one act, as from a clipboard. */
+  async paste(label: string, text: string) {
+    this.interactions++
+    const field = await this.field(label)
+    await field.click()
+    await this.driver.sendDevToolsCommand('Input.insertText', { text })
+  }
+
+  async choose(label: string, option: string) {
+    this.interactions++
+    const field = await this.field(label)
+    await field.findElement(By.xpath(`.//option[normalize-space(.)=${quoted(option)}]`)).click()
+  }
+
+  async keys(...keys: string[]) {
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform()
+  }
+
+  heading(): Promise<string> {
+    return this.find('//h1').then((element) => element.getText())
+  }
+
+  /** Waits until the page's heading matches. */
+  async sees(pattern: RegExp, ms = 15_000): Promise<string> {
+    await this.driver.wait(
+      async () => pattern.test(await this.text('h1').catch(() => '')),
+      ms,
+      `waiting for a heading like ${pattern}`,
+    )
+    return this.text('h1')
+  }
+
+  text(css: string): Promise<string> {
+    return this.driver.findElement(By.css(css)).getText()
+  }
+
+  async waitFor(condition: () => Promise<boolean>, what: string, ms = 15_000) {
+    await this.driver.wait(() => condition().catch(() => false), ms, `waiting for ${what}`)
+  }
+
+  /** Violations that axe finds on the page as it stands: rule and the first places. */
+  async axe(): Promise<string[]> {
+    await this.driver.executeScript(axeSource)
+    const found = (await this.driver.executeAsyncScript(
+      'const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(" ")).join(" | ")}`)))',
+    )) as string[]
+    return found
+  }
+
+  async picture(file: string) {
+    writeFileSync(file, Buffer.from(await this.driver.takeScreenshot(), 'base64'))
+  }
+}
+
+function quoted(text: string): string {
+  return text.includes("'") ? `"${text}"` : `'${text}'`
+}
+
+export { By, Key }

@@ -1,0 +1,23 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, rmSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+
+/** Prepares an empty, migrated data folder once: making one takes seconds, copying it none. */
+export default function prepare() {
+  const migrations = 'src/data/migrations'
+  const hash = createHash('sha256')
+  for (const name of readdirSync(migrations)
+    .filter((file) => file.endsWith('.sql'))
+    .sort())
+    hash.update(readFileSync(join(migrations, name)))
+  const folder = `.islands/empty-${hash.digest('hex').slice(0, 12)}`
+  process.env.ISLANDS_EMPTY_FOLDER = folder
+  if (existsSync(`${folder}/PG_VERSION`)) return
+  rmSync(folder, { recursive: true, force: true })
+  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/empty-folder.ts', folder], {
+    stdio: 'inherit',
+  })
+  if (status !== 0) throw new Error('Could not prepare an empty data folder.')
+}

@@ -1,0 +1,60 @@
+import { markedStep } from './fit'
+import { suggest, type Standing } from './moving-up'
+
+const standing = (change: Partial<Standing>): Standing => ({
+  step: 1,
+  secure: [0.99, 0.9, 0.1],
+  struggling: [0, 0.05, 0.6],
+  seen: [
+    { day: 1, step: 1, judged: 'own' },
+    { day: 2, step: 1, judged: 'own' },
+    { day: 2, step: 1, judged: 'help' },
+  ],
+  daysSince: 1,
+  ...change,
+})
+
+test('secure with evidence of two days: may be ready, with what it rests on', () => {
+  expect(suggest(standing({}))).toEqual({ kind: 'ready', probability: 0.9, own: 2, of: 3, days: 2 })
+})
+
+test('secure but seen on one day only: another look', () => {
+  const seen = [{ day: 2, step: 1, judged: 'own' as const }]
+  expect(suggest(standing({ seen }))).toMatchObject({
+    kind: 'another-look',
+    why: 'secure-but-one-day',
+    days: 1,
+  })
+})
+
+test('evidence at an easier step does not count for this one', () => {
+  const seen = [1, 2, 3].map((day) => ({ day, step: 0, judged: 'own' as const }))
+  expect(suggest(standing({ seen }))).toMatchObject({ kind: 'another-look', days: 0 })
+})
+
+test('less than half right with 80 % certainty: an easier step', () => {
+  expect(suggest(standing({ secure: [0.5, 0.01, 0], struggling: [0.2, 0.85, 1] }))).toMatchObject({
+    kind: 'step-back',
+  })
+})
+
+test('not seen for two weeks of school', () => {
+  expect(suggest(standing({ secure: [0.9, 0.4, 0], daysSince: 10 }))).toEqual({
+    kind: 'another-look',
+    why: 'not-seen',
+    days: 10,
+  })
+  expect(suggest(standing({ secure: [0.9, 0.4, 0], daysSince: 9 }))).toEqual({ kind: 'stay' })
+})
+
+test('a level is marked at the hardest step of which it holds a quarter, in the focus strand', () => {
+  const profile = [
+    { strand: 'add' as const, step: 1, share: 0.5 },
+    { strand: 'add' as const, step: 4, share: 0.3 },
+    { strand: 'add' as const, step: 8, share: 0.1 },
+    { strand: 'numerals' as const, step: 2, share: 0.1 },
+  ]
+  expect(markedStep(profile)).toMatchObject({ strand: 'add', step: 4 })
+  expect(markedStep(profile, 'numerals')).toMatchObject({ strand: 'numerals', step: 2 })
+  expect(markedStep(profile, 'how-many')).toMatchObject({ strand: 'add', step: 4 })
+})

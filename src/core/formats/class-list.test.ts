@@ -1,0 +1,75 @@
+import { decodeText, readChildren, readTable, type RawTable, type ReadList } from './class-list'
+
+const table = (text: string) => readTable(text) as RawTable
+const read = (text: string, present: string[] = []) => readChildren(table(text), present) as ReadList
+
+test('names one a line', () => {
+  expect(read('Ama\nBruno\r\nChidi\n').children.map(({ name }) => name)).toEqual(['Ama', 'Bruno', 'Chidi'])
+})
+
+test.each([
+  ['commas', 'Name,Year\nAma,Year 1\nBruno,Y2'],
+  ['semicolons, as a spreadsheet in German writes them', 'Name;Year\nAma;1\nBruno;2'],
+  ['tabs', 'Name\tYear\nAma\tYear 1\nBruno\tYear 2'],
+  ['a byte-order mark and quotes', '\uFEFF"Name","Year"\n"Ama","Year 1"\n"Bruno","2"'],
+])('%s', (_kind, text) => {
+  expect(read(text)).toMatchObject({
+    problems: [],
+    children: [
+      { line: 2, name: 'Ama', year: 'Year 1' },
+      { line: 3, name: 'Bruno', year: 'Year 2' },
+    ],
+  })
+})
+
+test('without a heading the columns are guessed, and the mapping can be changed', () => {
+  const raw = table('Ama,K,1\nBruno,L,2')
+  expect(raw).toMatchObject({ hasHeader: false, columns: ['name', 'ignore', 'year'] })
+  const { children } = readChildren({ ...raw, columns: ['name', 'initial', 'year'] }) as ReadList
+  expect(children[0]).toMatchObject({ name: 'Ama', initial: 'K', year: 'Year 1' })
+})
+
+test('each bad line is named with its reason', () => {
+  const text = [
+    'Name,Year',
+    'Ama,1',
+    ',2',
+    'ama,1',
+    '=SUM(A1:A9),1',
+    'Zo3y!,1',
+    'Pia,Year 9',
+    `${'x'.repeat(41)},1`,
+    'Bo,1',
+  ].join('\n')
+  expect(read(text, ['Bo']).problems).toMatchObject([
+    { line: 3, kind: 'no-name' },
+    { line: 4, kind: 'twice', first: 2 },
+    { line: 5, kind: 'formula' },
+    { line: 6, kind: 'unreadable' },
+    { line: 7, kind: 'unknown-year' },
+    { line: 8, kind: 'too-long' },
+    { line: 9, kind: 'in-class' },
+  ])
+})
+
+test('an empty line inside a list is a missing name', () => {
+  expect(read('Ama\n\nBruno').problems).toEqual([{ line: 2, kind: 'no-name' }])
+})
+
+test('ten thousand lines are no class list', () => {
+  const text = Array.from({ length: 10_000 }, (_, i) => `Child ${i}`).join('\n')
+  expect(readTable(text)).toEqual({ kind: 'too-many-lines', lines: 10_000, most: 60 })
+})
+
+test('wrong encoding is told, UTF-16 with its mark is read', () => {
+  expect(decodeText(Uint8Array.from([0x5a, 0x6f, 0xeb]))).toBeNull()
+  expect(decodeText(new TextEncoder().encode('Zoë'))).toBe('Zoë')
+  expect(decodeText(Uint8Array.from([0xff, 0xfe, 0x5a, 0, 0x6f, 0, 0xeb, 0]))).toBe('Zoë')
+  expect(readTable('Zo\uFFFD')).toEqual({ kind: 'not-utf8' })
+  expect(readTable('  \n ')).toEqual({ kind: 'empty' })
+})
+
+test('names of many languages are names', () => {
+  for (const name of ['Zoë', 'Jean-Luc', 'D’Arcy', 'Nguyễn', 'Łucja', 'أمل', '小明', 'Mary Ann'])
+    expect(read(name).problems).toEqual([])
+})

@@ -1,0 +1,81 @@
+import { gameOf } from '../games'
+import { addDays, clockAfter, schoolDaysBetween, weekday } from './calendar'
+import { materialsOf } from './materials'
+import { repeats, rotate } from './rotation'
+import { timetable } from './timetable'
+
+test('as many groups as stations and slots: a Latin square', () => {
+  for (const n of [2, 3, 4, 6]) {
+    const places = rotate(n, n, n)
+    for (let slot = 0; slot < n; slot++)
+      expect(new Set(places.filter((place) => place.slot === slot).map(({ station }) => station)).size).toBe(
+        n,
+      )
+    for (let group = 0; group < n; group++)
+      expect(
+        new Set(places.filter((place) => place.group === group).map(({ station }) => station)).size,
+      ).toBe(n)
+    expect(repeats(places)).toEqual([])
+  }
+})
+
+test('six groups on four stations: one or two at each, nobody twice at one', () => {
+  const places = rotate(6, 4, 3)
+  expect(repeats(places)).toEqual([])
+  for (let slot = 0; slot < 3; slot++)
+    for (let station = 0; station < 4; station++) {
+      const here = places.filter((place) => place.slot === slot && place.station === station).length
+      expect([1, 2]).toContain(here)
+    }
+})
+
+test('more slots than stations: the visits that repeat are named', () => {
+  expect(repeats(rotate(1, 2, 3))).toEqual([{ slot: 2, station: 0, group: 0 }])
+})
+
+test('materials: a group of five as 2 + 3 doubles what is needed for a set, spares one in ten', () => {
+  const { materials, levels } = gameOf('tower-bay')
+  const [bag] = materialsOf(
+    [{ slot: 0, station: 0, materials: materials(levels[1].params), sets: [2, 3] }],
+    1,
+  ).stations
+  expect(bag).toEqual([
+    { item: 'cube', count: 42 + 4, spare: 4 },
+    { item: 'die', count: 2, spare: 0 },
+    { item: 'tower board 1 to 6', count: 2, spare: 0 },
+  ])
+})
+
+test('materials: what moves on with the slots is needed once, at its busiest', () => {
+  const { materials, levels } = gameOf('landfall')
+  const demand = (slot: number, station: number, sets: number[]) => ({
+    slot,
+    station,
+    sets,
+    materials: materials(levels[0].params),
+  })
+  const { stations, all } = materialsOf([demand(0, 0, [2]), demand(1, 0, [2, 2]), demand(1, 1, [2])], 2)
+  const dice = (needs: { item: string; count: number }[]) => needs.find(({ item }) => item === 'die')?.count
+  expect(stations.map(dice)).toEqual([2, 1])
+  expect(dice(all)).toBe(3)
+})
+
+test('school days are Monday to Friday', () => {
+  // 2026-11-24 is a Tuesday (ISO 8601 calendar).
+  expect(weekday('2026-11-24')).toBe(2)
+  expect(schoolDaysBetween('2026-11-24', '2026-11-24')).toBe(0)
+  expect(schoolDaysBetween('2026-11-20', '2026-11-23')).toBe(1)
+  expect(schoolDaysBetween('2026-11-20', '2026-11-22')).toBe(0)
+  expect(schoolDaysBetween('2026-11-17', '2026-11-24')).toBe(5)
+  expect(schoolDaysBetween('2026-11-24', '2026-11-17')).toBe(-5)
+  expect(addDays('2026-12-31', 1)).toBe('2027-01-01')
+})
+
+test('slots follow each other with two minutes to move', () => {
+  expect(timetable('10:15', 3, 12)).toEqual([
+    { from: '10:15', to: '10:27' },
+    { from: '10:29', to: '10:41' },
+    { from: '10:43', to: '10:55' },
+  ])
+  expect(clockAfter('23:50', 20)).toBe('00:10')
+})

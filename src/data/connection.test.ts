@@ -1,0 +1,57 @@
+import { cpSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
+import { openDatabase, type OpenDatabase } from './connection'
+import { FolderInUse } from './pglite/lock'
+
+let open: OpenDatabase
+let folder: string
+
+beforeAll(async () => {
+  folder = join(mkdtempSync(join(tmpdir(), 'islands-data-')), 'data')
+  cpSync(process.env.ISLANDS_EMPTY_FOLDER!, folder, { recursive: true })
+  open = await openDatabase({ folder })
+  await open.database.execute(sql`create table tally (x integer primary key)`)
+})
+afterAll(() => open.close())
+
+const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+
+test('many transactions at once: each is kept whole or not at all, and seen once it is kept', async () => {
+  const { database } = open
+  const wrong: string[] = []
+  async function device(number: number) {
+    for (let i = 0; i < 40; i++) {
+      const x = number * 1000 + i
+      const fails = i % 7 === 3
+      await database
+        .transaction(async (transaction) => {
+          await transaction.execute(sql`insert into tally values (${x})`)
+          if (i % 3 === 0) await wait(i % 5)
+          await transaction.execute(sql`select count(*) from tally where x > ${number}`)
+          if (fails) throw new Error('taken back')
+        })
+        .catch((error: Error) => {
+          if (error.message !== 'taken back') throw error
+        })
+      const { rows } = await database.execute(sql`select x from tally where x = ${x}`)
+      if (rows.length !== (fails ? 0 : 1)) wrong.push(`${x}: ${rows.length}`)
+    }
+  }
+  await Promise.all([1, 2, 3, 4, 5, 6].map(device))
+  expect(wrong).toEqual([])
+})
+
+test('a refused statement leaves the session usable, and large values pass', async () => {
+  const { database } = open
+  for (let i = 0; i < 3; i++) {
+    await expect(database.execute(sql`select * from nowhere where x = ${i}`)).rejects.toThrow()
+    const { rows } = await database.execute(sql`select length(${'a'.repeat(3_000_000)}::text) as n`)
+    expect(rows).toEqual([{ n: 3_000_000 }])
+  }
+})
+
+test('the same folder can’t be opened twice', async () => {
+  await expect(openDatabase({ folder })).rejects.toThrow(FolderInUse)
+})

@@ -1,0 +1,110 @@
+import { join } from 'node:path'
+import { Worker } from 'node:worker_threads'
+import { lockFolder } from './lock'
+
+interface Result {
+  rows: unknown[]
+  affectedRows?: number
+  fields: { name: string; dataTypeID: number }[]
+}
+
+interface Waiting {
+  resolve: (result: Result) => void
+  reject: (error: Error) => void
+}
+
+type Options = { rowMode?: 'object' | 'array' }
+
+/** What a transaction may do: statements that run inside it. */
+interface Statements {
+  query(sql: string, params?: unknown[], options?: Options): Promise<Result>
+}
+
+/**
+ * A PGlite folder served by a worker thread, with the part of PGlite's interface the query builder
+ * uses. PGlite is one session: whoever comes while a transaction runs waits for its end.
+ */
+export class PgliteClient implements Statements {
+  private readonly waiting = new Map<number, Waiting>()
+  private sent = 0
+  /** Settles when whoever is using the session now is done. */
+  private turn: Promise<unknown> = Promise.resolve()
+
+  private constructor(
+    private readonly worker: Worker,
+    private readonly release: () => void,
+  ) {
+    worker.on('message', ({ id, result, error }) => {
+      const waiting = this.waiting.get(id)
+      this.waiting.delete(id)
+      if (error) waiting?.reject(Object.assign(new Error(error.message), error))
+      else waiting?.resolve(result)
+    })
+    const fail = () => {
+      for (const { reject } of this.waiting.values()) reject(new Error('The database has stopped.'))
+      this.waiting.clear()
+    }
+    worker.on('error', fail)
+    worker.on('exit', fail)
+  }
+
+  /**
+   * Opens a folder and holds its lock until closed. The first opening of a new folder takes seconds.
+   * @throws {FolderInUse} at once
+   */
+  static async open(folder: string): Promise<PgliteClient> {
+    const release = lockFolder(folder)
+    const worker = new Worker(join(process.cwd(), 'src/data/pglite/worker.mjs'), { workerData: { folder } })
+    try {
+      await new Promise<void>((resolve, reject) => {
+        worker.once('message', () => resolve())
+        worker.once('error', reject)
+      })
+    } catch (error) {
+      release()
+      throw error
+    }
+    return new PgliteClient(worker, release)
+  }
+
+  query(sql: string, params: unknown[] = [], options: Options = {}): Promise<Result> {
+    return this.inTurn(() => this.send(sql, params, options))
+  }
+
+  /** All statements of `work` or none; it must use only the statements it is handed. */
+  transaction<T>(work: (statements: Statements) => Promise<T>): Promise<T> {
+    return this.inTurn(async () => {
+      await this.send('begin')
+      try {
+        const result = await work({ query: (sql, params, options) => this.send(sql, params, options) })
+        await this.send('commit')
+        return result
+      } catch (error) {
+        await this.send('rollback')
+        throw error
+      }
+    })
+  }
+
+  async close() {
+    await this.turn
+    const ended = new Promise((resolve) => this.worker.once('exit', resolve))
+    this.worker.postMessage({ close: true })
+    await ended
+    this.release()
+  }
+
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const mine = this.turn.then(work)
+    this.turn = mine.catch(() => undefined)
+    return mine
+  }
+
+  private send(sql: string, params: unknown[] = [], { rowMode }: Options = {}): Promise<Result> {
+    const id = this.sent++
+    return new Promise((resolve, reject) => {
+      this.waiting.set(id, { resolve, reject })
+      this.worker.postMessage({ id, sql, params, rowMode })
+    })
+  }
+}

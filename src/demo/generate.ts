@@ -1,0 +1,191 @@
+import { normal, seededChance, unit } from '@/core/chance/chance'
+import { strands, type StrandId } from '@/core/skills'
+import { addDays, weekday, type Day } from '@/core/planning/calendar'
+import { gameOf } from '@/core/games'
+import { createClass, classTable, place, saveLinks } from '@/server/classes'
+import { proposeGroups, saveGroups, suggestMoves } from '@/server/groups'
+import { runPage, recordMark, stepOfVisit, tapClock } from '@/server/run'
+import { savePlan, previewPlan } from '@/server/plan'
+import type { Viewer } from '@/server/viewer'
+import { judgementOf, tallyOf, type Hidden } from './play'
+import { curlew, growthPerWeek, heron, stations, type DemoChild } from './scenario'
+
+const seed = 20_261_124
+const plan = { startsAt: '10:15', slots: 3, slotMinutes: 12, stations, chosen: {} }
+
+/**
+ * The demo school, lived through day by day by the application's own use cases with the clock set
+ * back: children are simulated from a hidden ability, everything else is worked out as for real.
+ *
+ * @param setClock moves the application's clock to a day
+ */
+export async function generateDemo(
+  viewer: Viewer,
+  today: Day,
+  setClock: (day: Day) => void,
+  say: (line: string) => void,
+) {
+  setClock(addDays(today, -7 * 2))
+  await makeClass(
+    viewer,
+    curlew.name,
+    curlew.yearGroup,
+    curlew.children.map((name) => ({ name, year: curlew.yearGroup })),
+  )
+
+  const days = sessionDays(today)
+  setClock(addDays(days[0], -1))
+  const classId = await makeClass(viewer, heron.name, heron.yearGroup, heron.children)
+  const ids = new Map((await classTable(viewer, { classId })).rows.map(({ id, name }) => [name, id]))
+  await placeAsTeacher(viewer, classId, ids)
+  const pair = (names: string[]) => ({ pupilA: ids.get(names[0])!, pupilB: ids.get(names[1])! })
+  await saveLinks(viewer, {
+    classId,
+    links: [
+      { kind: 'apart', ...pair(heron.apart) },
+      { kind: 'together', ...pair(heron.together) },
+    ],
+  })
+  await firstGroups(viewer, classId)
+
+  const children = new Map(heron.children.map((child) => [ids.get(child.name)!, child]))
+  for (const [number, day] of days.entries()) {
+    const week = Math.floor(number / heron.weekdays.length) + 1
+    setClock(day)
+    if (number % heron.weekdays.length === 0) {
+      say(`week ${week} of ${heron.weeks}`)
+      if (week === 3 || week === 5) await regroup(viewer, classId)
+    }
+    await liveSession(viewer, classId, day, number, week, children)
+  }
+  setClock(today)
+  await savePlan(viewer, { classId, sessionId: crypto.randomUUID(), plan: { ...plan, day: today } })
+}
+
+/** The session days of the weeks before today's. */
+function sessionDays(today: Day): Day[] {
+  const monday = addDays(today, -((weekday(today) + 6) % 7))
+  return Array.from({ length: heron.weeks }, (_, week) =>
+    heron.weekdays.map((d) => addDays(monday, (week - heron.weeks) * 7 + d - 1)),
+  ).flat()
+}
+
+async function makeClass(
+  viewer: Viewer,
+  name: string,
+  yearGroup: 'Reception' | 'Year 1',
+  children: readonly { name: string; year: string }[],
+) {
+  const classId = crypto.randomUUID()
+  const text = children.map((child) => `${child.name},${child.year}`).join('\n')
+  await createClass(viewer, {
+    classId,
+    name,
+    yearGroup,
+    list: { text, columns: ['name', 'year'], hasHeader: false },
+  })
+  return classId
+}
+
+/** The teacher's first placements: near the truth, a step off now and then. */
+async function placeAsTeacher(viewer: Viewer, classId: string, ids: Map<string, string>) {
+  const chance = seededChance(seed)
+  const placements = heron.children.flatMap((child) =>
+    strands.map(({ id, steps }) => {
+      const guess = hiddenAbility(child, 0)(id) + 0.8 * normal(chance)
+      const step = steps.findLastIndex(({ difficulty }) => difficulty < guess)
+      return {
+        pupilId: ids.get(child.name)!,
+        strand: id,
+        step: Math.max(0, step),
+        sureness: 'about' as const,
+      }
+    }),
+  )
+  await place(viewer, { classId, placements })
+}
+
+/** Ability by week: the other strands follow addition at their own scale. */
+function hiddenAbility({ now, growth, away }: DemoChild, week: number): Hidden {
+  const missed = (away ?? []).filter((missedWeek) => missedWeek > week).length
+  const add = now - growthPerWeek[growth] * (heron.weeks - week - missed)
+  const scale: Record<StrandId, number> = { add, 'how-many': 0.3 * add + 0.4, numerals: 0.28 * add + 0.2 }
+  return (strand) => scale[strand]
+}
+
+async function firstGroups(viewer: Viewer, classId: string) {
+  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 6 })
+  await saveGroups(viewer, {
+    classId,
+    groupingId: crypto.randomUUID(),
+    gameId: made.gameId,
+    note: 'first groups',
+    groups: made.groups.map(({ pennant, level, children }) => ({
+      pennant,
+      levelId: made.levels[level].id,
+      pupils: children,
+    })),
+  })
+}
+
+async function regroup(viewer: Viewer, classId: string) {
+  const better = (await suggestMoves(viewer, { classId })).at(-1)
+  if (!better || better.moves.length === 0) return
+  const levels = gameOf('landfall').levels
+  await saveGroups(viewer, {
+    classId,
+    groupingId: crypto.randomUUID(),
+    gameId: 'landfall',
+    note: 'suggested moves',
+    groups: better.groups.map(({ pennant, level, children }) => ({
+      pennant,
+      levelId: levels[level].id,
+      pupils: children,
+    })),
+  })
+}
+
+/** One session from plan to finish, with the marks a busy adult gets round to. */
+async function liveSession(
+  viewer: Viewer,
+  classId: string,
+  day: Day,
+  number: number,
+  week: number,
+  children: Map<string, DemoChild>,
+) {
+  const chance = seededChance(seed + number * 101)
+  const sessionId = crypto.randomUUID()
+  const view = await previewPlan(viewer, { classId, plan: { ...plan, day } })
+  await savePlan(viewer, { classId, sessionId, plan: { ...plan, day } })
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  const page = (await runPage(viewer, { classId }))!
+  for (const { id: visitId, slot, station, pennant, children: present } of page.visits) {
+    const { gameId, mode } = stations[station]
+    const planned = view.visits.find(
+      (visit) => visit.slot === slot && view.groups[visit.group].pennant === pennant,
+    )!
+    // An adult sees most at the own station and little where children work alone.
+    const seen = mode === 'own' ? 0.12 : 0.4
+    for (const { id: pupilId } of present) {
+      const child = children.get(pupilId)!
+      if (child.away?.includes(week) || unit(chance) > seen) continue
+      const hidden = hiddenAbility(child, week)
+      const place = stepOfVisit(gameId, planned.levelId, 'add')
+      const { params } = gameOf(gameId).levels.find(({ id }) => id === planned.levelId)!
+      const visit = {
+        gameId,
+        params,
+        players: Math.max(...planned.sets),
+        slotMinutes: plan.slotMinutes,
+        place,
+      }
+      const tally =
+        unit(chance) < 0.25 ? tallyOf(visit, hidden, 5, seed + number * 1000 + chance.int(0, 999)) : null
+      const mark = tally ?? { judged: judgementOf(hidden, place, chance) }
+      const madeAt = new Date(`${day}T10:${20 + slot * 12}:${String(chance.int(10, 59))}Z`).toISOString()
+      await recordMark(viewer, { classId, id: crypto.randomUUID(), visitId, pupilId, ...mark, madeAt })
+    }
+  }
+  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+}

@@ -1,0 +1,344 @@
+import { cpSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
+import { openServerDatabase, serverDatabase } from '@/data/connection'
+import { pupilsOf } from '@/data/queries/pupils'
+import { groupNames } from '@/core/grouping/pennants'
+import { addChildren, classTable, createClass, place, saveLinks } from './classes'
+import { groupsPage, proposeGroups, saveGroups, suggestMoves } from './groups'
+import { harbourPage } from './harbour'
+import { planPage, previewPlan, savePlan } from './plan'
+import { childPage, progressPage } from './progress'
+import { markAbsent, recordMark, runPage, tapClock } from './run'
+import { NotHere, readingClass, Refused } from './use-case'
+import { currentViewer, type Viewer } from './viewer'
+import { classIdSchema } from './classes'
+import { rebuildEstimates } from './estimates'
+
+const viewer = currentViewer()
+const stranger = { adultId: crypto.randomUUID() } as Viewer
+const names = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne']
+const list = (text: string) => ({ text, columns: ['name' as const], hasHeader: false })
+
+beforeAll(async () => {
+  const folder = join(mkdtempSync(join(tmpdir(), 'islands-server-')), 'data')
+  cpSync(process.env.ISLANDS_EMPTY_FOLDER!, folder, { recursive: true })
+  process.env.ISLANDS_FOLDER = folder
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+  await openServerDatabase()
+}, 60_000)
+
+afterAll(async () => (await openServerDatabase()).close())
+
+async function newClass() {
+  const classId = crypto.randomUUID()
+  await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Year 1', list: list(names.join('\n')) })
+  return classId
+}
+
+async function grouped(classId: string) {
+  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
+  const groups = made.groups.map(({ pennant, level, children }) => ({
+    pennant,
+    levelId: made.levels[level].id,
+    pupils: children,
+  }))
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
+  return groups
+}
+
+async function planned(classId: string) {
+  const sessionId = crypto.randomUUID()
+  const { view } = await planPage(viewer, { classId })
+  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  return sessionId
+}
+
+async function running(classId: string) {
+  await grouped(classId)
+  const sessionId = await planned(classId)
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  return { sessionId, page: (await runPage(viewer, { classId }))! }
+}
+
+const rows = async (table: string) =>
+  (
+    (await (await serverDatabase()).execute(sql.raw(`select count(*)::int as n from ${table}`))).rows[0] as {
+      n: number
+    }
+  ).n
+
+const mark = (visitId: string, pupilId: string, change: object = {}) => ({
+  id: crypto.randomUUID(),
+  visitId,
+  pupilId,
+  judged: 'own' as const,
+  madeAt: '2026-11-24T10:20:00Z',
+  ...change,
+})
+
+test('a class is created with every child placed by year group', async () => {
+  const classId = await newClass()
+  const { rows: table } = await classTable(viewer, { classId })
+  expect(table.map(({ name }) => name)).toEqual(names)
+  for (const { cells } of table) expect(cells.add.observations).toBe(0)
+})
+
+test('a list with a bad line writes nothing at all', async () => {
+  const before = [await rows('classroom'), await rows('pupil')]
+  const input = {
+    classId: crypto.randomUUID(),
+    name: 'Bad',
+    yearGroup: 'Year 1' as const,
+    list: list('Ama\n=1+1\nBo'),
+  }
+  await expect(createClass(viewer, input)).rejects.toThrow('Line 2')
+  expect([await rows('classroom'), await rows('pupil')]).toEqual(before)
+})
+
+test('the same name twice in a class is refused', async () => {
+  const classId = await newClass()
+  await expect(addChildren(viewer, { classId, list: list('Ida\nAma') })).rejects.toThrow(Refused)
+  expect((await classTable(viewer, { classId })).rows).toHaveLength(8)
+})
+
+test('placing a child again moves the estimate there', async () => {
+  const classId = await newClass()
+  const [ama] = (await classTable(viewer, { classId })).rows
+  await place(viewer, {
+    classId,
+    placements: [{ pupilId: ama.id, strand: 'add', step: 9, sureness: 'sure' }],
+  })
+  const after = (await classTable(viewer, { classId })).rows.find(({ id }) => id === ama.id)!
+  expect(after.cells.add.p50).toBeCloseTo(9 * 1.5 + 0.5, 1)
+  await expect(
+    place(viewer, { classId, placements: [{ pupilId: ama.id, strand: 'add', step: 99, sureness: 'sure' }] }),
+  ).rejects.toThrow('no such step')
+})
+
+test('marks move the estimate, and what is stored equals a rebuild from all records', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const visit = page.visits[0]
+  const [child] = visit.children
+  const before = await childPage(viewer, { classId, pupilId: child.id })
+  for (const judged of ['own', 'own', 'help', 'notYet'] as const)
+    await recordMark(viewer, { classId, ...mark(visit.id, child.id, { judged }) })
+  await recordMark(viewer, { classId, ...mark(visit.id, child.id, { judged: null, right: 4, of: 5 }) })
+  const after = await childPage(viewer, { classId, pupilId: child.id })
+  expect(after.records).toHaveLength(5)
+  const strand = after.strands.findIndex(({ estimate }) => estimate.observations === 5)
+  expect(strand).toBeGreaterThanOrEqual(0)
+  const stored = after.strands[strand].estimate
+  expect(stored.mean).not.toBeCloseTo(before.strands[strand].estimate.mean, 3)
+
+  const rebuild = readingClass(classIdSchema, (scope) => rebuildEstimates(scope, placements))
+  const { placements: all } = await classTable(viewer, { classId })
+  const placements = all
+    .filter(({ pupilId }) => pupilId === child.id)
+    .map((placed) => ({ ...placed, day: '2026-11-24' }))
+  await rebuild(viewer, { classId })
+  const rebuilt = (await childPage(viewer, { classId, pupilId: child.id })).strands[strand].estimate
+  for (const key of ['mean', 'sd', 'p10', 'p50', 'p90'] as const)
+    expect(rebuilt[key]).toBeCloseTo(stored[key], 9)
+  rebuilt.secure.forEach((probability, step) => expect(probability).toBeCloseTo(stored.secure[step], 9))
+})
+
+test('a mark sent twice counts once; a correction takes its place; taken back, nothing is left', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const visit = page.visits[0]
+  const pupilId = visit.children[0].id
+  const first = mark(visit.id, pupilId)
+  expect(await recordMark(viewer, { classId, ...first })).toEqual({ stored: true })
+  expect(await recordMark(viewer, { classId, ...first })).toEqual({ stored: false })
+  const second = mark(visit.id, pupilId, { judged: 'help', corrects: first.id })
+  await recordMark(viewer, { classId, ...second })
+  expect((await childPage(viewer, { classId, pupilId })).records.map(({ judged }) => judged)).toEqual([
+    'help',
+  ])
+  await recordMark(viewer, { classId, ...mark(visit.id, pupilId, { judged: null, corrects: second.id }) })
+  const { records, strands } = await childPage(viewer, { classId, pupilId })
+  expect(records).toEqual([])
+  for (const { estimate } of strands) expect(estimate.observations).toBe(0)
+  // Append-only: all three records are still there.
+  expect(await rows(`observation where pupil_id = '${pupilId}'`)).toBe(3)
+})
+
+test('two devices marking one child at once: both records stay and both count', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const visit = page.visits[0]
+  const pupilId = visit.children[0].id
+  await Promise.all(
+    Array.from({ length: 8 }, () => recordMark(viewer, { classId, ...mark(visit.id, pupilId) })),
+  )
+  const { records, strands } = await childPage(viewer, { classId, pupilId })
+  expect(records).toHaveLength(8)
+  expect(Math.max(...strands.map(({ estimate }) => estimate.observations))).toBe(8)
+})
+
+test('a plan gives every group a station in every slot, and names what it can’t keep', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  expect(view!.visits).toHaveLength(view!.plan.slots * 2)
+  const longer = await previewPlan(viewer, {
+    classId,
+    plan: { ...view!.plan, slots: view!.plan.stations.length + 1 },
+  })
+  expect(longer.conflicts).toContainEqual({ kind: 'again', slot: view!.plan.stations.length, group: 0 })
+  const chosen = await previewPlan(viewer, { classId, plan: { ...view!.plan, chosen: { '0:0': 'to-100' } } })
+  expect(chosen.visits.find(({ slot, group }) => slot === 0 && group === 0)).toMatchObject({
+    levelId: 'to-100',
+    chosen: true,
+  })
+})
+
+test('a session without stations, on a day gone by or with odd minutes is refused with its reason, and nothing written', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const before = await rows('station_session')
+  const keep = (change: object) =>
+    savePlan(viewer, { classId, sessionId: crypto.randomUUID(), plan: { ...view!.plan, ...change } })
+  await expect(keep({ stations: [] })).rejects.toThrow('at least one station')
+  await expect(keep({ day: '2026-11-23' })).rejects.toThrow('has passed')
+  await expect(keep({ slotMinutes: 3 })).rejects.toThrow('at least 5 minutes')
+  expect(await rows('station_session')).toBe(before)
+})
+
+test('groups with a level the game lacks, or a child twice, are refused', async () => {
+  const classId = await newClass()
+  const groups = await grouped(classId)
+  const keep = (changed: typeof groups) =>
+    saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: changed })
+  await expect(keep(groups.map((group) => ({ ...group, levelId: 'to-the-moon' })))).rejects.toThrow(
+    'no such level',
+  )
+  await expect(
+    keep([{ ...groups[0], pupils: [...groups[0].pupils, groups[1].pupils[0]] }, groups[1]]),
+  ).rejects.toThrow('two groups')
+  expect((await groupsPage(viewer, { classId })).version?.number).toBe(1)
+})
+
+test('children kept apart are never grouped together, and keeping them together as well is refused in words', async () => {
+  const classId = await newClass()
+  const [a, b] = (await classTable(viewer, { classId })).rows
+  await saveLinks(viewer, { classId, links: [{ kind: 'apart', pupilA: a.id, pupilB: b.id }] })
+  const { groups } = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
+  expect(groups.some(({ children }) => children.includes(a.id) && children.includes(b.id))).toBe(false)
+  await expect(proposeGroups(viewer, { classId, gameId: 'landfall', count: 8 })).resolves.toBeDefined()
+})
+
+test('regrouping: the fewest moves that help, accepted as a new version', async () => {
+  const classId = await newClass()
+  const { rows: table } = await classTable(viewer, { classId })
+  const step = (i: number) => (i < 4 ? 4 : 8)
+  await place(viewer, {
+    classId,
+    placements: table.map(({ id }, i) => ({
+      pupilId: id,
+      strand: 'add' as const,
+      step: step(i),
+      sureness: 'sure' as const,
+    })),
+  })
+  const groups = await grouped(classId)
+  // One child of each group stands in the other.
+  const swapped = [
+    { ...groups[0], pupils: [groups[1].pupils[0], ...groups[0].pupils.slice(1)] },
+    { ...groups[1], pupils: [groups[0].pupils[0], ...groups[1].pupils.slice(1)] },
+  ]
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: swapped })
+  const better = await suggestMoves(viewer, { classId })
+  const best = better.at(-1)!
+  expect(best.moves.map(({ child }) => child).sort()).toEqual(
+    [groups[0].pupils[0], groups[1].pupils[0]].sort(),
+  )
+  expect(best.groups.map(({ pennant }) => groupNames[pennant])).toEqual([groupNames[0], groupNames[1]])
+})
+
+test('the clock: pausing stops it, a second tap on Next skips nothing, the last Next ends the session', async () => {
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const tap = (kind: Parameters<typeof tapClock>[1]['tap'], slot: number) =>
+    tapClock(viewer, { classId, sessionId, tap: kind, slot })
+  const left = async () => (await runPage(viewer, { classId }))!.session.leftMs
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:02:00Z'
+  expect(await left()).toBe(10 * 60_000)
+  await tap('pause', 0)
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:30:00Z'
+  expect(await left()).toBe(10 * 60_000)
+  await tap('resume', 0)
+  await tap('minute-more', 0)
+  expect(await left()).toBe(11 * 60_000)
+  await tap('next', 0)
+  await tap('next', 0)
+  expect((await runPage(viewer, { classId }))!.session.slot).toBe(1)
+  for (let slot = 1; slot < page.session.slots; slot++) await tap('next', slot)
+  expect(await runPage(viewer, { classId })).toBeNull()
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+})
+
+test('a mark for a child who was not at the station is refused', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const [here, other] = page.visits.filter(({ slot }) => slot === 0)
+  await expect(recordMark(viewer, { classId, ...mark(here.id, other.children[0].id) })).rejects.toThrow(
+    'was not at this station',
+  )
+  await expect(
+    recordMark(viewer, { classId, ...mark(here.id, here.children[0].id, { judged: null }) }),
+  ).rejects.toThrow('Nothing to record')
+})
+
+test('a stranger learns nothing of a class and changes nothing in it', async () => {
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const visit = page.visits[0]
+  const pupilId = visit.children[0].id
+  const { view } = await planPage(viewer, { classId })
+  const attempts: (() => Promise<unknown>)[] = [
+    () => classTable(stranger, { classId }),
+    () => addChildren(stranger, { classId, list: list('Ida') }),
+    () => place(stranger, { classId, placements: [{ pupilId, strand: 'add', step: 1, sureness: 'sure' }] }),
+    () => saveLinks(stranger, { classId, links: [] }),
+    () => groupsPage(stranger, { classId }),
+    () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
+    () => suggestMoves(stranger, { classId }),
+    () => planPage(stranger, { classId }),
+    () => savePlan(stranger, { classId, sessionId: crypto.randomUUID(), plan: view!.plan }),
+    () => runPage(stranger, { classId }),
+    () => tapClock(stranger, { classId, sessionId, tap: 'next', slot: 0 }),
+    () => markAbsent(stranger, { classId, sessionId, pupilId, absent: true }),
+    () => recordMark(stranger, { classId, ...mark(visit.id, pupilId) }),
+    () => progressPage(stranger, { classId }),
+    () => childPage(stranger, { classId, pupilId }),
+    () => harbourPage(stranger, { classId }),
+  ]
+  for (const attempt of attempts) await expect(attempt()).rejects.toThrow(NotHere)
+})
+
+test('one class can’t reach into another through the ids of its children or visits', async () => {
+  const [own, other] = [await newClass(), await newClass()]
+  const { page } = await running(other)
+  const visit = page.visits[0]
+  const foreign = visit.children[0].id
+  await expect(
+    place(viewer, {
+      classId: own,
+      placements: [{ pupilId: foreign, strand: 'add', step: 1, sureness: 'sure' }],
+    }),
+  ).rejects.toThrow(NotHere)
+  await expect(recordMark(viewer, { classId: own, ...mark(visit.id, foreign) })).rejects.toThrow(NotHere)
+  await expect(childPage(viewer, { classId: own, pupilId: foreign })).rejects.toThrow(NotHere)
+})
+
+test('a query or a use case without a viewer does not type-check', () => {
+  // @ts-expect-error a query takes a scope, which only a viewer's membership gives
+  expect(() => pupilsOf({ classId: 'x' })).toThrow()
+  // @ts-expect-error a use case takes the viewer first
+  void classTable({ classId: crypto.randomUUID() }).catch(() => undefined)
+})
