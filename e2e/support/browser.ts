@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { Browser, Builder, By, Key, until, type WebElement } from 'selenium-webdriver'
+import { Browser, Builder, By, Key, error, until, type WebElement } from 'selenium-webdriver'
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 import type { ChromiumWebDriver } from 'selenium-webdriver/chromium'
 
@@ -77,7 +77,7 @@ export class Person {
   /** A button or link by its accessible name or text. */
   async button(name: string): Promise<WebElement> {
     const element = await this.find(
-      `//*[(self::button or self::a) and (normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)})]`,
+      `//*[(self::button or self::a or self::summary) and (normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)})]`,
     )
     await this.driver.wait(until.elementIsEnabled(element), 15_000, `${name} stays disabled`)
     return element
@@ -85,7 +85,14 @@ export class Person {
 
   async press(name: string) {
     this.interactions++
-    await (await this.button(name)).click()
+    // A page that is just being drawn anew takes the element away: then it is looked for again.
+    for (let attempt = 0; ; attempt++) {
+      try {
+        return await (await this.button(name)).click()
+      } catch (thrown) {
+        if (!(thrown instanceof error.StaleElementReferenceError) || attempt === 5) throw thrown
+      }
+    }
   }
 
   /** A form field by its label. */

@@ -23,7 +23,7 @@ import { theTeacher } from './viewer'
 const columnSchema = z.enum(['name', 'initial', 'year', 'ignore'])
 
 /** A pasted or uploaded list with the mapping the teacher confirmed. */
-export const listSchema = z.object({
+const listSchema = z.object({
   text: z.string().max(20_000),
   columns: z.array(columnSchema).max(40),
   hasHeader: z.boolean(),
@@ -65,7 +65,7 @@ export const createClass: UseCase<z.input<typeof createClassSchema>, { children:
   })
 }
 
-export const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
+const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
 
 /** Adds a list of children to a class. @throws {Refused} if any line can't be taken */
 export const addChildren = changingClass(addChildrenSchema, async (scope, { list }) => ({
@@ -120,7 +120,7 @@ const placementSchema = z
     error: 'The strand has no such step.',
   })
 
-export const placeSchema = z.object({
+const placeSchema = z.object({
   classId: z.uuid(),
   placements: z.array(placementSchema).min(1).max(180),
 })
@@ -145,7 +145,7 @@ const linkSchema = z
   .object({ kind: z.enum(['apart', 'together']), pupilA: z.uuid(), pupilB: z.uuid() })
   .refine(({ pupilA, pupilB }) => pupilA !== pupilB, 'Choose two different children.')
 
-export const linksSchema = z.object({ classId: z.uuid(), links: z.array(linkSchema).max(200) })
+const linksSchema = z.object({ classId: z.uuid(), links: z.array(linkSchema).max(200) })
 
 /** Who is to be kept apart or together; takes the place of what stood before. */
 export const saveLinks = changingClass(linksSchema, async (scope, { links }) => {
@@ -165,7 +165,7 @@ export const saveLinks = changingClass(linksSchema, async (scope, { links }) => 
   await replaceLinks(scope, [...pairs.values()])
 })
 
-export interface StrandCell {
+interface StrandCell {
   /** Null: every step is secure. */
   workingStep: number | null
   p10: number

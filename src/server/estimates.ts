@@ -72,7 +72,7 @@ const bandPoint = (pupilId: string, strand: StrandId, day: Day, { p10, p50, p90 
 type Placed = Pick<PlacementRow, 'pupilId' | 'strand' | 'step' | 'sureness' | 'day'>
 
 /** What a placement and a history amount to, with the band at the end of each day of it. */
-export function estimateFrom(placed: Placed, history: readonly Evidence[]) {
+function estimateFrom(placed: Placed, history: readonly Evidence[]) {
   const { pupilId, strand } = placed
   const difficulties = difficultiesOf(strand)
   let belief: Belief = { ability: normalAbility(difficulties, priorOf(strand, placed)), day: 0 }

@@ -10,7 +10,7 @@ import { classIdSchema } from './classes'
 import { analysisOf, successAt, type FiguresInput } from './figures'
 import { readingClass } from './use-case'
 
-export const gamesFilterSchema = classIdSchema.extend({
+const gamesFilterSchema = classIdSchema.extend({
   /** Position of a group; null: any children. */
   group: z.number().int().min(0).nullable().default(null),
   slotMinutes: z.number().int().min(3).max(60).default(12),
@@ -102,7 +102,7 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { group, 
   }
 })
 
-export const gamePageSchema = classIdSchema.extend({
+const gamePageSchema = classIdSchema.extend({
   gameId: gameIdSchema,
   levelId: z.string().optional(),
   /** Rules changed by hand or by advice; null: those of the level. */

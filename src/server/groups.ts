@@ -26,7 +26,7 @@ import { todayIn } from './clock'
 import { mainStrand, successAt } from './figures'
 import { changingClass, NotHere, readingClass, Refused } from './use-case'
 
-export interface GroupChild {
+interface GroupChild {
   id: string
   name: string
   /** Expected share right alone at each level of the game. */
@@ -195,7 +195,7 @@ function numberCurve(problem: GroupingProblem) {
   return made
 }
 
-export const proposeSchema = z.object({
+const proposeSchema = z.object({
   classId: z.uuid(),
   gameId: gameIdSchema,
   count: z.number().int().min(1).max(mostGroups),
@@ -225,7 +225,7 @@ const groupSchema = z.object({
   pupils: z.array(z.uuid()).max(60),
 })
 
-export const saveGroupsSchema = z
+const saveGroupsSchema = z
   .object({
     classId: z.uuid(),
     groupingId: z.uuid(),

@@ -22,9 +22,9 @@ import { todayIn } from './clock'
 import { analysisOf, successAt } from './figures'
 import { changingClass, readingClass, Refused } from './use-case'
 
-export const stationModes = ['adult-led', 'adult-near', 'own'] as const
+const stationModes = ['adult-led', 'adult-near', 'own'] as const
 
-export const planSchema = z.object({
+const planSchema = z.object({
   day: z.iso.date('Give the day as year-month-day.'),
   startsAt: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Give the start as hours and minutes, like 10:15.'),
   slots: z
@@ -274,7 +274,7 @@ export const previewPlan = readingClass(
   },
 )
 
-export const savePlanSchema = classIdSchema.extend({
+const savePlanSchema = classIdSchema.extend({
   sessionId: z.uuid(),
   plan: planSchema,
   /** A planned session that this one takes the place of. */

@@ -24,7 +24,7 @@ export interface ChildSuggestion {
 }
 
 /** What the evidence says about each child at the step its group plays at. */
-export function suggestionsFor(
+function suggestionsFor(
   children: readonly Child[],
   seen: readonly SeenRow[],
   grouping: StoredGrouping | null,
@@ -64,7 +64,7 @@ export function suggestionsFor(
 const order: Record<Suggestion['kind'], number> = { ready: 0, 'step-back': 1, 'another-look': 2, stay: 3 }
 
 /** The most pressing first; children with nothing to say are left out. */
-export function pressing(suggestions: readonly ChildSuggestion[]): ChildSuggestion[] {
+function pressing(suggestions: readonly ChildSuggestion[]): ChildSuggestion[] {
   return suggestions
     .filter(({ suggestion }) => suggestion.kind !== 'stay')
     .sort((a, b) => order[a.suggestion.kind] - order[b.suggestion.kind])
@@ -81,7 +81,7 @@ export async function classSuggestions(
   )
 }
 
-export const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional() })
+const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional() })
 
 export interface ProgressPage {
   strand: StrandId
@@ -111,7 +111,7 @@ export const progressPage = readingClass(progressSchema, async (scope, input): P
   }
 })
 
-export const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
+const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass(childSchema, async (scope, { pupilId }) => {

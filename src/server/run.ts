@@ -68,7 +68,7 @@ export interface RunPage {
 }
 
 /** Milliseconds left of the slot under way. */
-export function leftOf({ slotMinutes, extraMinutes, slotStartedAt, pausedAt }: SessionRow, at: Date): number {
+function leftOf({ slotMinutes, extraMinutes, slotStartedAt, pausedAt }: SessionRow, at: Date): number {
   const full = (slotMinutes + extraMinutes) * 60_000
   return slotStartedAt ? full - ((pausedAt ?? at).getTime() - slotStartedAt.getTime()) : full
 }
@@ -136,7 +136,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
 const sessionSchema = classIdSchema.extend({ sessionId: z.uuid() })
 
 /** What the adult does with the clock. */
-export const clockSchema = sessionSchema.extend({
+const clockSchema = sessionSchema.extend({
   tap: z.enum(['start', 'pause', 'resume', 'minute-more', 'next', 'finish']),
   /** The slot the tap was made in: a second tap on Next does not skip a slot. */
   slot: z.number().int().min(0),
@@ -178,7 +178,7 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
   }
 })
 
-export const absentSchema = sessionSchema.extend({ pupilId: z.uuid(), absent: z.boolean() })
+const absentSchema = sessionSchema.extend({ pupilId: z.uuid(), absent: z.boolean() })
 
 export const markAbsent = changingClass(absentSchema, async (scope, { sessionId, pupilId, absent }) => {
   if (!(await sessionOf(scope, sessionId)) || !(await allInClass(scope, [pupilId]))) throw new NotHere()
@@ -186,7 +186,7 @@ export const markAbsent = changingClass(absentSchema, async (scope, { sessionId,
 })
 
 /** One mark as the device that made it sends it: a judgement, a tally, or neither to take one back. */
-export const markSchema = classIdSchema
+const markSchema = classIdSchema
   .extend({
     id: z.uuid(),
     visitId: z.uuid(),

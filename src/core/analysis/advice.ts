@@ -3,7 +3,7 @@ import { splitIntoSets } from '../games/sets'
 import { analyse, type AnalyseInput, type Analysis } from './analyse'
 
 /** The few figures that a change is judged by. */
-export interface Effect {
+interface Effect {
   finishInSlot: number | null
   deadShare: number
   waitingShare: number

@@ -106,7 +106,7 @@ function simulated(input: AnalyseInput): Analysis {
 }
 
 /** Sums up what is known of a set and of one child alone. */
-export function compose(input: AnalyseInput, set: Play, solo: Play): Analysis {
+function compose(input: AnalyseInput, set: Play, solo: Play): Analysis {
   const tooFew = input.players < input.game.players.min
   return {
     method: set.sample ? 'simulated' : 'exact',

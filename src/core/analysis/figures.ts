@@ -44,7 +44,7 @@ function expected(
 
 export const expectedDeadGoes = (play: Play) => expected(play, ({ dead }) => (dead ? 1 : 0))
 export const expectedGoes = (play: Play) => expected(play, () => 1)
-export const expectedSeconds = (play: Play) => expected(play, ({ seconds }) => seconds)
+const expectedSeconds = (play: Play) => expected(play, ({ seconds }) => seconds)
 
 /** E[dead goes] ÷ E[goes]. */
 export const deadShareOf = (play: Play) => expectedDeadGoes(play) / expectedGoes(play)

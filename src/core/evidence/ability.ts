@@ -10,7 +10,7 @@ export interface Ability {
   mass: Float64Array
 }
 
-export const gridStep = 0.02
+const gridStep = 0.02
 const margin = 8
 
 /** The density with normal shape, cut to the grid and renormalised. `mean`, `sd` in logits. */

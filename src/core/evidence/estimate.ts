@@ -13,10 +13,10 @@ import {
 import { likelihood, observationSchema, rightAlone, type Observation } from './observation'
 
 /** Normal drift of ability, logits per square root of a school day. */
-export const noisePerDay = 0.1
+const noisePerDay = 0.1
 
 /** A step is secure for a child who gets at least this share right alone. */
-export const secureShare = 0.8
+const secureShare = 0.8
 const secureLogit = Math.log(secureShare / (1 - secureShare))
 
 /** An ability with the school day up to which time has passed for it. */

@@ -13,7 +13,7 @@ const common = {
 }
 
 /** `right` of `of` answers were right. */
-export const tallySchema = z.object({
+const tallySchema = z.object({
   ...common,
   right: z.number().int().min(0),
   of: z.number().int().min(1).max(1000),
@@ -21,7 +21,7 @@ export const tallySchema = z.object({
   guess: z.number().min(0).max(0.9).default(0),
 })
 
-export const judgedSchema = z.object({ ...common, judged: z.enum(judgements) })
+const judgedSchema = z.object({ ...common, judged: z.enum(judgements) })
 
 export const observationSchema = z
   .union([judgedSchema, tallySchema])

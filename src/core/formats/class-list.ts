@@ -118,7 +118,7 @@ function guessColumns(rows: string[][]): Column[] {
 }
 
 /** “Year 1”, “Y1”, “1”, “Reception”, “R” and the like; null if it is none of the years. */
-export function yearOf(text: string): YearGroup | null {
+function yearOf(text: string): YearGroup | null {
   const word = text.toLowerCase().replace(/[^a-z0-9]/g, '')
   if (['reception', 'r', 'rec', 'kindergarten', 'k', 'yearr', 'yr'].includes(word)) return 'Reception'
   const number = /^(?:year|yr|y|grade|g)?([1-4])$/.exec(word)

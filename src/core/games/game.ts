@@ -14,7 +14,7 @@ export interface Material {
   loose?: boolean
 }
 
-export interface Level<P> {
+interface Level<P> {
   id: string
   title: string
   params: P
@@ -34,7 +34,7 @@ export interface Variant<P> {
   params: P
 }
 
-export interface Misconception {
+interface Misconception {
   seen: string
   ask: string
 }
@@ -96,7 +96,7 @@ export interface GameState {
 export type Choice = 'novice' | 'planner'
 
 /** What adults read: a game's own words. */
-export interface GameTexts {
+interface GameTexts {
   rules: readonly string[]
   lookFors: readonly string[]
   misconceptions: readonly Misconception[]

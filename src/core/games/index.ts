@@ -21,6 +21,6 @@ export function gameOf(id: string): AnyGame {
   return game
 }
 
-export type { Choice, Game, GameState, Level, Material, Sink, Variant } from './game'
+export type { Choice, GameState, Material, Variant } from './game'
 export { playGo } from './game'
 export type { GameEvent } from './events'

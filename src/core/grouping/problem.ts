@@ -29,7 +29,7 @@ export const limitsSchema = z.object({
   milliseconds: z.number().min(1).max(60_000).default(500),
 })
 
-export type Limits = z.infer<typeof limitsSchema>
+type Limits = z.infer<typeof limitsSchema>
 
 /** Children, levels and limits, with the cost of every child at every level worked out. */
 export interface GroupingProblem {

@@ -6,7 +6,7 @@ export interface SlotTime {
 }
 
 /** Minutes for moving on between two slots. Common practice, no source. */
-export const moveMinutes = 2
+const moveMinutes = 2
 
 /** When each slot of a session runs. */
 export function timetable(start: string, slots: number, minutes: number): SlotTime[] {

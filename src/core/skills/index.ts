@@ -21,5 +21,5 @@ export interface StepPlace {
 }
 
 export { strandIds, type Step, type Strand, type StrandId } from './strand'
-export { isTrue, itemKey, practiceItemSchema, type PracticeItem } from './item'
+export { isTrue, itemKey, type PracticeItem } from './item'
 export { placeOf } from './place'

@@ -23,7 +23,7 @@ export const strandIds = ['add', 'how-many', 'numerals'] as const
 export type StrandId = (typeof strandIds)[number]
 
 /** Logits between neighbouring steps. */
-export const stepSpacing = 1.5
+const stepSpacing = 1.5
 
 type Rung = Omit<Step, 'difficulty' | 'range'> & { to: number; from?: number }
 

@@ -3,7 +3,7 @@ import type { StrandId } from '@/core/skills'
 import { grouping, groupingGroup, groupMember } from '../schema'
 import type { ClassScope } from '../scope'
 
-export interface StoredGroup {
+interface StoredGroup {
   pennant: number
   levelId: string
   pupils: string[]

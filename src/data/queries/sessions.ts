@@ -5,8 +5,8 @@ export type { StationMode } from '../schema'
 import type { ClassScope } from '../scope'
 
 export type SessionRow = typeof stationSession.$inferSelect
-export type StationRow = Omit<typeof station.$inferSelect, 'classId' | 'sessionId'>
-export type VisitRow = Omit<typeof visit.$inferSelect, 'classId' | 'sessionId'>
+type StationRow = Omit<typeof station.$inferSelect, 'classId' | 'sessionId'>
+type VisitRow = Omit<typeof visit.$inferSelect, 'classId' | 'sessionId'>
 
 export interface StoredSession extends SessionRow {
   stations: StationRow[]

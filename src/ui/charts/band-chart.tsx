@@ -19,7 +19,6 @@ export function BandChart({
   today,
   width,
   height,
-  range,
   full = false,
 }: {
   strand: StrandId
@@ -27,8 +26,6 @@ export function BandChart({
   today: string
   width: number
   height: number
-  /** Ability shown, lowest to highest; left out: what the band needs. */
-  range?: readonly [number, number]
   full?: boolean
 }) {
   const { steps } = strandOf(strand)
@@ -36,10 +33,11 @@ export function BandChart({
   const shown = [...points, { ...points[points.length - 1], day: today }]
   const left = full ? 132 : 2
   const x = scaleTime([date(shown[0].day), date(today)], [left, width - (full ? 12 : 4)])
-  const [low, high] = range ?? [
-    Math.min(...shown.map(({ p10 }) => p10)) - 0.5,
-    Math.max(...shown.map(({ p90 }) => p90)) + 0.5,
-  ]
+  const lowest = Math.min(...shown.map(({ p10 }) => p10))
+  const highest = Math.max(...shown.map(({ p90 }) => p90))
+  // Small charts show each child in a window of its own, so that they compare with nobody.
+  const pad = full ? 0.5 : Math.max(0.2, 2.4 - (highest - lowest) / 2)
+  const [low, high] = [lowest - pad, highest + pad]
   const y = scaleLinear([low, high], [height - (full ? 26 : 3), 4]).clamp(true)
   const band = area<Point>(
     ({ day }) => x(date(day)),
@@ -58,18 +56,24 @@ export function BandChart({
       aria-hidden={full ? undefined : true}
       aria-label={full ? 'Estimate over time' : undefined}
     >
-      {full &&
-        steps
-          .filter(({ difficulty }) => difficulty > low && difficulty < high)
-          .map(({ id, difficulty, short }) => (
-            <g key={id}>
-              <line className="baseline" x1={left} x2={width - 12} y1={y(difficulty)} y2={y(difficulty)} />
+      {steps
+        .filter(({ difficulty }) => difficulty > low && difficulty < high)
+        .map(({ id, difficulty, short }) => (
+          <g key={id}>
+            <line
+              className="baseline"
+              x1={left}
+              x2={width - (full ? 12 : 4)}
+              y1={y(difficulty)}
+              y2={y(difficulty)}
+            />
+            {full && (
               <text className="muted" x={left - 8} y={y(difficulty) + 4} textAnchor="end">
                 {short}
               </text>
-            </g>
-          ))}
-      {!full && <line className="baseline" x1={2} x2={width - 4} y1={height - 3} y2={height - 3} />}
+            )}
+          </g>
+        ))}
       <path d={band(shown) ?? ''} fill="var(--sea)" opacity={0.14} />
       <path d={median(shown) ?? ''} fill="none" stroke="var(--sea)" strokeWidth={2} />
       {full && (

@@ -30,7 +30,7 @@ const columnWords: Record<Column, string> = {
 }
 
 /** What is wrong with a list as a whole, for the person who pasted it. */
-export function listProblemInWords(problem: ListProblem): string {
+function listProblemInWords(problem: ListProblem): string {
   switch (problem.kind) {
     case 'empty':
       return 'The list is empty.'
@@ -43,7 +43,7 @@ export function listProblemInWords(problem: ListProblem): string {
   }
 }
 
-export function lineProblemInWords(problem: LineProblem): string {
+function lineProblemInWords(problem: LineProblem): string {
   const line = `Line ${problem.line}`
   switch (problem.kind) {
     case 'no-name':

@@ -25,12 +25,16 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
   async function start() {
     setResult(null)
     setPlayed(0)
-    const { proxy, wrap } = await import('comlink')
     const started = new Worker(new URL('../../workers/simulation.ts', import.meta.url))
     worker.current = started
+    const { proxy, wrap } = await import('comlink')
+    // Cancelled in the meantime: then this worker is no longer the one that counts.
+    if (worker.current !== started) return
     const made = await wrap<SimulationWorker>(started).run(
       { ...input, games },
-      proxy((count: number) => setPlayed(count)),
+      proxy((count: number) => {
+        if (worker.current === started) setPlayed(count)
+      }),
     )
     if (worker.current !== started) return
     setResult(made)

@@ -8,7 +8,7 @@ import type { ShownGroup } from '@/server/groups'
 import { Pennant } from '../pennant'
 import { band } from './use-groups'
 
-export const laneWidth = 664
+const laneWidth = 664
 const lowest = 0.4
 /** Where a predicted success stands in a lane, in pixels. */
 export const laneX = (success: number) =>

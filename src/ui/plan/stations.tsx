@@ -77,7 +77,7 @@ export function Stations({
       >
         Add a station
       </Button>
-      <h2 className="section mt-24">To lay out in all</h2>
+      <h2 className="section">To lay out in all</h2>
       <p className="small">
         {view.materials.map(({ count, item }) => `${count} × ${item}`).join(', ')}
         <span className="muted"> · one in ten loose pieces is spare</span>

@@ -13,8 +13,6 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
   const look = suggestions.length - ready - back
-  const shown = children.flatMap(({ band }) => band)
-  const range = [Math.min(...shown.map(({ p10 }) => p10)), Math.max(...shown.map(({ p90 }) => p90))] as const
   const others = [
     back > 0 && `${lower(back)} may need an easier step`,
     look > 0 && `${lower(look)} need${look === 1 ? 's' : ''} another look`,
@@ -86,14 +84,7 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
                         : stepOf({ strand, step: estimate.workingStep }).short}
                     </small>
                   </span>
-                  <BandChart
-                    strand={strand}
-                    points={band}
-                    today={today}
-                    width={142}
-                    height={56}
-                    range={range}
-                  />
+                  <BandChart strand={strand} points={band} today={today} width={142} height={56} />
                 </Link>
               </li>
             ))}

@@ -5,7 +5,7 @@ import type { Mark } from '@/server/run'
 import { MarkQueue } from './mark-queue'
 
 export type Value = Pick<Mark, 'judged' | 'right' | 'of'>
-export const nothing: Value = { judged: null, right: null, of: null }
+const nothing: Value = { judged: null, right: null, of: null }
 
 const keyOf = (visitId: string, pupilId: string) => `${visitId} ${pupilId}`
 

@@ -1,0 +1,102 @@
+import { spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { openDatabase } from '../src/data/connection'
+import { observation } from '../src/data/schema'
+import { createClass } from '../src/server/classes'
+import { groupsPage, saveGroups } from '../src/server/groups'
+import { planPage, savePlan } from '../src/server/plan'
+import { runPage, tapClock } from '../src/server/run'
+import { currentViewer } from '../src/server/viewer'
+import { freshFolder, startServer } from './support/server'
+
+/** A folder with a class whose session runs; returns its visits. */
+async function runningSession(folder: string) {
+  const shared = globalThis as { islandsDatabase?: unknown }
+  shared.islandsDatabase = openDatabase({ folder })
+  const viewer = currentViewer()
+  const classId = crypto.randomUUID()
+  const text = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya'].join('\n')
+  await createClass(viewer, {
+    classId,
+    name: 'Tern',
+    yearGroup: 'Year 1',
+    list: { text, columns: ['name'], hasHeader: false },
+  })
+  const { groups, levels } = await groupsPage(viewer, { classId })
+  const stored = groups.map(({ pennant, level, children }) => ({
+    pennant,
+    levelId: levels[level].id,
+    pupils: children,
+  }))
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: stored })
+  const { view } = await planPage(viewer, { classId })
+  const sessionId = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  const page = await runPage(viewer, { classId })
+  await ((await shared.islandsDatabase) as { close(): Promise<void> }).close()
+  delete shared.islandsDatabase
+  return { classId, visits: page!.visits }
+}
+
+test('SIGKILL during a stream of marks loses none that was acknowledged, and a restart works at once', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  const server = await startServer(folder)
+  const acknowledged = new Set<string>()
+  const visit = visits[0]
+  let killed = false
+
+  async function device(number: number) {
+    for (let i = 0; !killed; i++) {
+      const id = crypto.randomUUID()
+      const child = visit.children[(number + i) % visit.children.length]
+      const body = {
+        id,
+        visitId: visit.id,
+        pupilId: child.id,
+        judged: 'own',
+        madeAt: new Date().toISOString(),
+      }
+      const response = await fetch(`${server.url}/c/${classId}/marks`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      }).catch(() => null)
+      if (response?.ok && (await response.json().catch(() => null))?.ok) acknowledged.add(id)
+    }
+  }
+  const devices = [0, 1, 2, 3].map(device)
+  while (acknowledged.size < 60) await new Promise((resolve) => setTimeout(resolve, 20))
+  await server.stop('SIGKILL')
+  killed = true
+  await Promise.all(devices)
+
+  const again = await startServer(folder)
+  await again.stop()
+  const { database, close } = await openDatabase({ folder })
+  const stored = new Set(
+    (await database.select({ id: observation.id }).from(observation)).map(({ id }) => id),
+  )
+  await close()
+  expect(acknowledged.size).toBeGreaterThanOrEqual(60)
+  expect([...acknowledged].filter((id) => !stored.has(id))).toEqual([])
+})
+
+test('a second process on the same folder is refused with a clear message, and before anything else is done', async () => {
+  const folder = freshFolder()
+  const server = await startServer(folder)
+  const second = spawn(process.execPath, ['bin/run.mjs', 'start'], {
+    env: { ...process.env, ISLANDS_FOLDER: folder },
+  })
+  let said = ''
+  second.stderr.on('data', (chunk) => (said += chunk))
+  const [code] = await once(second, 'exit')
+  expect(code).toBe(3)
+  expect(said).toContain('is in use by another Islands')
+  expect(said).not.toContain('building')
+  // The server guards its folder itself, too.
+  await expect(startServer(folder)).rejects.toThrow('is in use by another Islands')
+  expect((await fetch(`${server.url}/new`)).status).toBe(200)
+  await server.stop()
+})

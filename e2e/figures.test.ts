@@ -1,0 +1,114 @@
+import { spawnSync } from 'node:child_process'
+import { few, hundredths } from '../src/ui/words'
+import { Person } from './support/browser'
+import { startServer, type TestServer } from './support/server'
+
+let server: TestServer
+let person: Person
+let base: string
+
+beforeAll(async () => {
+  server = await startServer()
+  person = await Person.at(server.url)
+  await person.goTo('/')
+  await person.enter('Name of the class', 'Tern Class')
+  await person.paste('Children', 'Ama\nBruno\nChidi\nDalia')
+  await person.press('Create class of 4')
+  await person.sees(/in their zone/)
+  base = new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
+})
+afterAll(async () => {
+  await person?.leave()
+  await server?.stop()
+})
+
+/** The core command line's answer for an input. */
+function analyse(input: object) {
+  const { stdout, stderr, status } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'bin/core.ts', 'analyse'],
+    {
+      input: JSON.stringify(input),
+      encoding: 'utf8',
+    },
+  )
+  if (status !== 0) throw new Error(stderr)
+  return JSON.parse(stdout)
+}
+
+test.each([
+  ['landfall', 'to-20-die', 2, 3],
+  ['landfall', 'to-15-cards', 3, 5],
+  ['tower-bay', 'spinner-10', 3, 8],
+  ['the-gap', 'to-20', 2, 5],
+])('every figure on the page of %s, %s equals analyse', async (game, level, players, slotMinutes) => {
+  const { set, minutes, practice, method } = analyse({ game, level, players, slotMinutes })
+  await person.goTo(`${base}/games/${game}?level=${level}&players=${players}&slot=${slotMinutes}`)
+  const finish = minutes.finishInSlot
+  const heading =
+    finish >= 0.995
+      ? 'Nearly always finishes in your slot'
+      : `Finishes in your slot ${hundredths(finish)} times in 100`
+  await person.sees(new RegExp(`^${heading}$`))
+  const figures = await person.text('.figures')
+  expect(figures).toContain(
+    `Usually ${set.goes.p10} to ${set.goes.p90} goes, about ${few(minutes.p10)} to ${few(minutes.p90)} minutes ${method}`,
+  )
+  expect(figures).toContain(`${few(set.goes.mean)} goes on average, ${few(minutes.mean)} minutes`)
+  expect(figures).toContain(`${hundredths(set.deadShare)} in 100 goes are dead`)
+  expect(figures).toContain(`works out ${few(practice.itemsPerChildPer10Min)} facts in ten minutes`)
+  expect(figures).toContain(`waits ${hundredths(practice.waitingShare)} % of the time`)
+  if (set.firstPlayerWins !== null)
+    expect(figures).toContain(`Who starts wins ${hundredths(set.firstPlayerWins)} in 100`)
+  await person.press('As a table')
+  const table = await person.text('.figures table')
+  for (const { key, share } of practice.items.slice(0, 20))
+    expect(table).toContain(`${key} ${(100 * share).toFixed(1)} %`)
+  expect(await person.axe()).toEqual([])
+})
+
+test('advice is tried before it is given: its page shows the figures it promised', async () => {
+  await person.goTo(`${base}/games/tower-bay?level=spinner-10&players=3&slot=4`)
+  await person.press('Try it: Stop at eight towers')
+  await person.find('//p[contains(.,"rules changed")]')
+  const promised = analyse({
+    game: 'tower-bay',
+    params: { source: { kind: 'spinner', sectors: 10 }, spaces: 8 },
+    players: 3,
+    slotMinutes: 4,
+  })
+  expect(await person.heading()).toContain(hundredths(promised.minutes.finishInSlot))
+})
+
+test('games played out in a worker agree with the exact figures, can be cancelled, and say that they are simulated', async () => {
+  const { set } = analyse({ game: 'landfall', level: 'to-20-die', players: 2, slotMinutes: 3 })
+  await person.goTo(`${base}/games/landfall?level=to-20-die&players=2&slot=3`)
+  await person.press('Play 20,000 games')
+  await person.press('Cancel')
+  await person.press('Play 20,000 games')
+  const result = await person.find('//p[@data-simulated]', 60_000)
+  const text = await result.getText()
+  expect(text).toMatch(/Simulated; 95 % intervals/)
+  const mean = Number(await result.getAttribute('data-simulated'))
+  const half = Number(/± ([\d.]+)/.exec(text)![1])
+  expect(Math.abs(mean - set.goes.mean)).toBeLessThan(2 * half + 0.01)
+})
+
+test('the games index filters by group, minutes and materials', async () => {
+  await person.goTo(`${base}/games?slot=12`)
+  expect(await person.sees(/games fit/)).toMatch(/of 3 games fit/)
+  expect(await person.axe()).toEqual([])
+  await person.choose('Materials', 'no dice')
+  await person.waitFor(
+    async () => (await person.driver.getCurrentUrl()).includes('needs=no-dice'),
+    'the filter',
+  )
+})
+
+test('a level that does not exist shows one that does, changed rules that make no sense are refused in words', async () => {
+  await person.goTo(`${base}/games/landfall?level=to-the-moon&players=99&slot=abc`)
+  await person.sees(/slot/)
+  const rules = JSON.stringify({ start: 5, goal: 5, source: { kind: 'dice', count: 1 } })
+  await person.goTo(`${base}/games/landfall?level=to-10-die&rules=${encodeURIComponent(rules)}`)
+  await person.find('//*[@role="alert"][contains(.,"The goal is the start square.")]')
+})

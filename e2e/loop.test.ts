@@ -1,0 +1,178 @@
+import { By, Key, Person } from './support/browser'
+import { startServer, type TestServer } from './support/server'
+
+const names = [
+  'Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne', 'Ilse', 'Jamal', 'Kiri', 'Lotte', 'Mateo',
+  'Nadia', 'Ove', 'Pilar', 'Quinn', 'Rafi', 'Suki', 'Tariq', 'Una', 'Viggo', 'Wanda', 'Ximena', 'Yara', 'Zubin',
+] // prettier-ignore
+
+let server: TestServer
+let person: Person
+
+beforeAll(async () => {
+  server = await startServer()
+  person = await Person.at(server.url)
+})
+afterAll(async () => {
+  await person?.leave()
+  await server?.stop()
+})
+
+const clean = async () => expect(await person.axe()).toEqual([])
+
+/** Marks children of the running slot until as many are saved as asked for. */
+async function markFirst(judged: string, count: number) {
+  for (const name of names.slice(0, count)) await person.press(`${name} ${judged}`)
+  await person.waitFor(async () => (await person.text('.saved')) === 'All marks saved', 'all marks saved')
+}
+
+test('the whole loop by hand on a class of 26 pasted names, from an empty database to an accepted regrouping', async () => {
+  // Class
+  await person.goTo('/')
+  await person.sees(/Who is in your class/)
+  await clean()
+  await person.enter('Name of the class', 'Tern Class')
+  await person.choose('Year group', 'Year 1')
+  await person.paste('Children', names.join('\n'))
+  await person.press('Create class of 26')
+
+  // Groups
+  expect(await person.sees(/in their zone/)).toMatch(/^\d+ of 26 in their zone; one level for all: \d+$/)
+  await clean()
+  await person.press('Save groups')
+
+  // Plan
+  await person.press('To the plan')
+  await person.sees(/3 stations, 36 minutes/)
+  await clean()
+  await person.press('Ready')
+
+  // Run
+  await person.sees(/Slot 1 of 3/)
+  await person.press('Start session')
+  await person.button('Pause')
+  // Eight now; the goal is 25 at most.
+  expect(person.interactions).toBeLessThanOrEqual(25)
+  expect(person.interactions).toBe(8)
+  await clean()
+
+  // One observation, one tap.
+  const before = person.interactions
+  await markFirst('on their own', 1)
+  expect(person.interactions - before).toBe(1)
+  await markFirst('with help', 3)
+
+  // The reload of the page in mid-session loses nothing.
+  await person.driver.navigate().refresh()
+  await person.sees(/Slot 1 of 3/)
+  const pressed = await person.all('.mark[aria-pressed="true"]')
+  expect(await Promise.all(pressed.map((mark) => mark.getAttribute('aria-label')))).toEqual(
+    expect.arrayContaining(['Ama with help', 'Bruno with help', 'Chidi with help']),
+  )
+  expect(pressed).toHaveLength(3)
+
+  // Undo, a tally, absence.
+  await person.press('Dalia not yet')
+  await person.press('Undo Dalia')
+  await person.press('Emre')
+  await person.enter('Of', '8')
+  await person.enter('Right', '6')
+  await clean()
+  await person.press('Record 6 of 8')
+  await person.find('//button[contains(@class,"child-name")][contains(.,"6 of 8")]')
+  await person.press('Freya')
+  await (await person.find('//label[normalize-space(.)="Away today"]')).click()
+  await person.find('//button[contains(@class,"child-name")][contains(.,"away")]')
+  await person.press('Close')
+  await person.waitFor(async () => (await person.text('.saved')) === 'All marks saved', 'all marks saved')
+  for (const next of ['Next slot', 'Next slot', 'Finish']) {
+    await person.press(next)
+    if (next !== 'Finish') await person.waitFor(async () => (await person.heading()) !== '', 'the slot')
+    if (next === 'Next slot') await new Promise((resolve) => setTimeout(resolve, 400))
+  }
+
+  // Progress
+  await person.sees(/ready to move|Nobody is ready/)
+  await clean()
+  await person.goTo(`${await place()}/class`)
+  await person.sees(/26 children/)
+  await clean()
+  await person.press('Ama')
+  await person.find('//li[contains(.,"with help")]')
+  await clean()
+
+  // Placing two children anew makes the groups worth mending.
+  await person.goTo(`${await place()}/class`)
+  for (const name of ['Goran', 'Hanne', 'Ilse', 'Jamal', 'Kiri', 'Lotte']) {
+    await (await person.find(`//tr[.//a[normalize-space(.)="${name}"]]//button[1]`)).click()
+    await person.choose('Add and subtract: step', 'Adds and subtracts to 100 across a ten.')
+    await (await person.find('//label[@for="add-sure"]')).click()
+    await person.press('Place')
+    await person.waitFor(async () => (await person.all('.offcanvas')).length === 0, 'the sheet to close')
+  }
+  await person.goTo(`${await place()}/groups`)
+  const taps = person.interactions
+  const zone = Number((await person.sees(/in their zone/)).split(' ')[0])
+  await person.press('Suggest moves')
+  await person.button('Accept')
+  await clean()
+  await person.press('Accept')
+  await person.find('//p[contains(.,"version 2")]')
+  // Accepting a regrouping takes at most three.
+  expect(person.interactions - taps).toBeLessThanOrEqual(3)
+  expect(Number((await person.heading()).split(' ')[0])).toBeGreaterThan(zone)
+  await person.goTo(await place())
+  await person.sees(/Nothing planned/)
+  await clean()
+})
+
+/** Path of the class that is open. */
+async function place(): Promise<string> {
+  return new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
+}
+
+test('keyboard alone: through the bar, a child moved between lanes, a session planned, started and marked', async () => {
+  const { driver } = person
+  const focused = () => driver.switchTo().activeElement()
+  const tabTo = async (name: RegExp) => {
+    for (let tab = 0; tab < 120; tab++) {
+      await person.keys(Key.TAB)
+      const element = focused()
+      const label = (await element.getAttribute('aria-label')) ?? (await element.getText())
+      if (name.test(label)) return element
+    }
+    throw new Error(`The keyboard does not reach ${name}`)
+  }
+  await person.goTo(await place())
+  await person.sees(/Nothing planned/)
+  await person.keys('g', 'g')
+  await person.sees(/in their zone/)
+  const child = await tabTo(/^Ama, /)
+  const lane = () =>
+    driver
+      .findElement(By.css('[data-child]:focus'))
+      .findElement(By.xpath('ancestor::section'))
+      .getAttribute('aria-label')
+  expect(await child.getText()).toBe('Ama')
+  const from = await lane()
+  await person.keys(Key.ARROW_DOWN)
+  await person.waitFor(async () => (await lane()) !== from, 'Ama in another lane')
+  await person.keys(Key.ARROW_UP)
+  await person.waitFor(async () => (await lane()) === from, 'Ama back')
+  await person.keys('g', 'p')
+  await person.sees(/stations/)
+  await tabTo(/^Ready$/)
+  await person.keys(Key.ENTER)
+  await person.sees(/Slot 1 of/)
+  await tabTo(/^Start session$/)
+  await person.keys(Key.ENTER)
+  await person.button('Pause')
+  await tabTo(/on their own$/)
+  await person.keys(Key.SPACE)
+  await person.waitFor(async () => (await person.all('.mark[aria-pressed="true"]')).length === 1, 'one mark')
+  await person.keys('u')
+  await person.waitFor(
+    async () => (await person.all('.mark[aria-pressed="true"]')).length === 0,
+    'the mark undone',
+  )
+})
