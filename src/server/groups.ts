@@ -84,9 +84,12 @@ function problemFor(
   })
 }
 
-/** Sizes near even: one more or fewer than a fair share. */
-function evenSizes(children: number, count: number) {
-  return { count, min: Math.max(1, Math.floor(children / count) - 1), max: Math.ceil(children / count) + 1 }
+/** Sizes near even: one more or fewer than a fair share; or up to the largest that is allowed. */
+function evenSizes(children: number, count: number, largest?: number) {
+  const fair = children / count
+  return largest === undefined
+    ? { count, min: Math.max(1, Math.floor(fair) - 1), max: Math.ceil(fair) + 1 }
+    : { count, min: Math.max(1, Math.floor(fair) - (largest - Math.floor(fair))), max: largest }
 }
 
 const shown = (
@@ -199,13 +202,20 @@ const proposeSchema = z.object({
   classId: z.uuid(),
   gameId: gameIdSchema,
   count: z.number().int().min(1).max(mostGroups),
+  /** Most children in a group; left out: about even sizes. */
+  largest: z.number().int().min(1).max(60).optional(),
 })
 
 /** Groups and levels chosen together, from nothing but estimates and links. */
-export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId, count }) => {
+export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId, count, largest }) => {
   const children = await childrenOf(scope)
   if (children.length < count) throw new Refused('There are fewer children than groups.')
-  const problem = problemFor(children, gameId, await linked(scope), evenSizes(children.length, count))
+  const problem = problemFor(
+    children,
+    gameId,
+    await linked(scope),
+    evenSizes(children.length, count, largest),
+  )
   return {
     gameId,
     levels: gameOf(gameId).levels.map(({ id, title }) => ({ id, title })),

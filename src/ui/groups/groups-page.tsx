@@ -33,6 +33,7 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
   const table = useGroups(page)
   const [selected, setSelected] = useState<string | null>(null)
   const [count, setCount] = useState(page.groups.length || 4)
+  const [largest, setLargest] = useState<number | undefined>(undefined)
   const [regroupings, setRegroupings] = useState<Regrouping[] | null>(null)
   const { problems, busy, save: run } = useSaving()
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
@@ -60,11 +61,12 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
   const groupOf = (child: string) => table.groups.findIndex(({ children }) => children.includes(child))
   const game = games.find(({ id }) => id === table.gameId)!
 
-  function remake(gameId: string, groups: number) {
+  function remake(gameId: string, groups: number, most = largest) {
     setCount(groups)
+    setLargest(most)
     setRegroupings(null)
     run(
-      () => propose({ classId, gameId, count: groups }),
+      () => propose({ classId, gameId, count: groups, largest: most }),
       (made) => table.set({ ...made, oneLevel: made.oneLevel.fitting }),
     )
   }
@@ -223,6 +225,20 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
                     )}
                   </Form.Select>
                 </Form.Group>
+                <Form.Group controlId="group-size">
+                  <Form.Label className="small">At most in a group</Form.Label>
+                  <Form.Select
+                    size="sm"
+                    value={largest ?? ''}
+                    disabled={busy}
+                    onChange={({ target }) => remake(table.gameId, count, Number(target.value) || undefined)}
+                  >
+                    <option value="">about even</option>
+                    {sizesFor(page.children.length, count).map((size) => (
+                      <option key={size}>{size}</option>
+                    ))}
+                  </Form.Select>
+                </Form.Group>
                 <Button variant="quiet" size="sm" disabled={busy} onClick={() => remake(table.gameId, count)}>
                   Make anew
                 </Button>
@@ -249,6 +265,11 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
       </div>
     </>
   )
+}
+
+/** Largest groups to choose from: from a fair share up to four more. */
+function sizesFor(children: number, count: number): number[] {
+  return Array.from({ length: 5 }, (_, more) => Math.ceil(children / count) + more)
 }
 
 /** What the curve shows, in the words of its finding. */

@@ -1,0 +1,55 @@
+import { spawnSync } from 'node:child_process'
+import { Person } from './support/browser'
+import { startServer } from './support/server'
+
+/** Takes the pictures of docs/screenshots anew from fresh demo data: `npm run screenshots [NAME …]`. */
+async function main() {
+  const folder = '.islands/screenshots'
+  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/demo-data.ts', folder], {
+    stdio: 'inherit',
+  })
+  if (status !== 0) process.exit(1)
+  const server = await startServer(folder)
+  const person = await Person.at(server.url)
+  const wanted = process.argv.slice(2)
+  const take = async (name: string, path: string, before?: () => Promise<void>) => {
+    if (wanted.length > 0 && !wanted.includes(name)) return
+    await person.goTo(path)
+    await person.heading()
+    await before?.()
+    await new Promise((resolve) => setTimeout(resolve, 500))
+    await person.picture(`docs/screenshots/${name}.png`)
+  }
+  try {
+    await person.goTo('/')
+    await person.heading()
+    const base = new URL(await person.driver.getCurrentUrl()).pathname
+    await take('harbour', base)
+    await take('class', `${base}/class`)
+    await take('groups', `${base}/groups`, async () => {
+      await person.press('Suggest moves')
+      await person.button('Accept')
+    })
+    await take('games', `${base}/games?group=1&slot=12`)
+    await take('game', `${base}/games/landfall?level=to-100&slot=12&players=3`, async () => {
+      await person.find('//*[contains(@class,"advice")]', 30_000)
+    })
+    await take('plan', `${base}/plan`)
+    await take('progress', `${base}/progress`)
+    await take('child', `${base}/class`, async () => {
+      await person.press('Amara')
+      await person.find('//h2[normalize-space(.)="What was seen"]')
+    })
+    await take('run', `${base}/run`, async () => {
+      await person.press('Start session')
+      await person.button('Pause')
+      const marks = await person.all('.mark')
+      for (const index of [0, 4, 6, 12, 17]) await marks[index]?.click()
+    })
+  } finally {
+    await person.leave()
+    await server.stop()
+  }
+}
+
+void main()
