@@ -31,7 +31,7 @@ async function main() {
       await person.button('Accept')
     })
     await take('games', `${base}/games?group=1&slot=12`)
-    await take('game', `${base}/games/landfall?level=to-100&slot=12&players=3`, async () => {
+    await take('game', `${base}/games/landfall?level=to-20-cards&slot=5&players=4`, async () => {
       await person.find('//*[contains(@class,"advice")]', 30_000)
     })
     await take('plan', `${base}/plan`)

@@ -37,7 +37,10 @@ function suggestionsFor(
         ? stepOfVisit(grouping.gameId, group.levelId, grouping.strand)
         : { strand: 'add' as StrandId, step: child.estimates.add.workingStep ?? 0 }
     const own = seen.filter(({ pupilId }) => pupilId === child.id)
-    const newest = own.at(-1)?.schoolDay
+    const newest = Object.values(child.estimates)
+      .flatMap(({ observations, day }) => (observations > 0 ? [day] : []))
+      .sort()
+      .at(-1)
     const estimate = child.estimates[place.strand]
     return {
       id: child.id,

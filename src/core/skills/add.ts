@@ -70,7 +70,7 @@ export const add = ladder('add', 'Add and subtract', [
   },
   {
     id: 'missing-part-10',
-    short: 'missing part to 10',
+    short: 'missing part',
     sentence: 'Finds the missing part of a number up to 10.',
     to: 10,
     marks: {
@@ -125,7 +125,7 @@ export const add = ladder('add', 'Add and subtract', [
   },
   {
     id: 'tens-ones-100',
-    short: 'to 100, no crossing',
+    short: 'tens and ones',
     sentence: 'Adds and subtracts tens and ones to 100 inside the ten.',
     to: 100,
     marks: {
@@ -136,7 +136,7 @@ export const add = ladder('add', 'Add and subtract', [
   },
   {
     id: 'crossing-100',
-    short: 'to 100, crossing',
+    short: 'across tens',
     sentence: 'Adds and subtracts to 100 across a ten.',
     to: 100,
     marks: {

@@ -108,7 +108,11 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
             <Link className="btn btn-quiet" href={`/c/${classId}/plan`}>
               To the plan
             </Link>
-            <Button disabled={busy} onClick={() => run(() => suggest({ classId }), setRegroupings)}>
+            <Button
+              variant={regroupings ? 'quiet' : 'primary'}
+              disabled={busy}
+              onClick={() => run(() => suggest({ classId }), setRegroupings)}
+            >
               {busy ? 'Looking …' : 'Suggest moves'}
             </Button>
           </>

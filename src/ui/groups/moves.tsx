@@ -72,7 +72,7 @@ export function Moves({
           </li>
         ))}
       </ul>
-      <Button variant="quiet" disabled={busy} onClick={() => onAccept(made)}>
+      <Button disabled={busy} onClick={() => onAccept(made)}>
         {busy ? 'Saving …' : 'Accept'}
       </Button>
     </section>

@@ -109,15 +109,20 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
   )
 }
 
-/** A gentle curve from coast to coast, bent away from the straight line. */
+/** A gentle curve from coast to coast; between islands above each other, out at their seaward side. */
 function course([x1, y1]: [number, number], [x2, y2]: [number, number]): string {
+  if (Math.abs(y2 - y1) > Math.abs(x2 - x1)) {
+    const side = (x1 + x2) / 2 > width / 2 ? 1 : -1
+    const down = Math.sign(y2 - y1)
+    const out = Math.max(side * x1, side * x2) * side + side * 172
+    return `M${x1 + side * 118},${y1 + down * 46}Q${out},${(y1 + y2) / 2} ${x2 + side * 118},${y2 - down * 46}`
+  }
   const length = Math.hypot(x2 - x1, y2 - y1)
   const [ux, uy] = [(x2 - x1) / length, (y2 - y1) / length]
   const gap = 118
-  const [sx, sy] = [x1 + ux * gap, y1 + uy * gap * 0.85]
-  const [ex, ey] = [x2 - ux * gap, y2 - uy * gap * 0.85]
-  const bend = Math.min(26, 0.22 * Math.hypot(ex - sx, ey - sy))
-  return `M${sx},${sy}Q${(sx + ex) / 2 - uy * bend},${(sy + ey) / 2 + ux * bend} ${ex},${ey}`
+  const [sx, sy] = [x1 + ux * gap, y1 + uy * gap]
+  const [ex, ey] = [x2 - ux * gap, y2 - uy * gap]
+  return `M${sx},${sy}Q${(sx + ex) / 2 - uy * 26},${(sy + ey) / 2 + ux * 26} ${ex},${ey}`
 }
 
 function describe(stations: Stations): string {
