@@ -28,17 +28,20 @@ export function ChildSheet({
   onAbsent: (absent: boolean) => void
   onClose: () => void
 }) {
-  const [right, setRight] = useState(mark?.right ?? 0)
-  const [of, setOf] = useState(mark?.of ?? 5)
-  const count = (label: string, value: number, most: number, set: (value: number) => void) => (
+  // Text, not numbers: a field that is being typed in may stand empty for a moment.
+  const [right, setRight] = useState(String(mark?.right ?? ''))
+  const [of, setOf] = useState(String(mark?.of ?? ''))
+  const tally = tallyOf(right, of)
+  const count = (label: string, value: string, set: (value: string) => void) => (
     <Form.Group controlId={`tally-${label}`}>
       <Form.Label className="small">{label}</Form.Label>
       <Form.Control
         type="number"
+        inputMode="numeric"
         min={0}
-        max={most}
+        max={mostTasks}
         value={value}
-        onChange={({ target }) => set(Math.max(0, Math.min(most, Number(target.value))))}
+        onChange={({ target }) => set(target.value)}
       />
     </Form.Group>
   )
@@ -55,20 +58,17 @@ export function ChildSheet({
       </ul>
       <h3 className="section-small">A tally instead</h3>
       <div className="tally">
-        {count('Right', right, of, setRight)}
-        {count('Of', of, 100, (value) => {
-          setOf(Math.max(1, value))
-          setRight(Math.min(right, Math.max(1, value)))
-        })}
+        {count('Right', right, setRight)}
+        {count('Of', of, setOf)}
         <Button
           variant="quiet"
-          disabled={!enabled || absent}
+          disabled={!enabled || absent || tally === null}
           onClick={() => {
-            onValue({ judged: null, right, of })
+            if (tally) onValue({ judged: null, ...tally })
             onClose()
           }}
         >
-          Record {right} of {of}
+          {tally ? `Record ${tally.right} of ${tally.of}` : 'Record'}
         </Button>
       </div>
       <Form.Check
@@ -80,4 +80,12 @@ export function ChildSheet({
       />
     </SideSheet>
   )
+}
+
+const mostTasks = 100
+
+/** The tally as typed, or null while it is not one: whole numbers, at least one task, not more right than asked. */
+function tallyOf(right: string, of: string): { right: number; of: number } | null {
+  const [x, n] = [right, of].map((text) => (/^\d{1,3}$/.test(text) ? Number(text) : NaN))
+  return n >= 1 && n <= mostTasks && x <= n ? { right: x, of: n } : null
 }
