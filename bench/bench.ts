@@ -11,7 +11,7 @@ import { startServer } from '../e2e/support/server'
 const say = (line = '') => process.stdout.write(`${line}\n`)
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 
-/** Server time of each demo screen, warm, as a ratio to a page that reads nothing. Goal: at most 3. */
+/** Server time of each demo screen, warm, as a ratio to a page that holds nothing but the frame. Goal: at most 3. */
 async function screens() {
   const folder = '.islands/bench-demo'
   const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/demo-data.ts', folder], {
@@ -40,8 +40,8 @@ async function screens() {
       '/progress',
       `/children/${pupil}`,
     ]
-    // The reference is drawn by the same server in the same run: a page that opens no class.
-    const empty = '/there-is-no-such-page'
+    // The reference is drawn by the same server in the same run: the class's frame with nothing in it.
+    const empty = '/games/no-such-game'
     const rounds = 25
     const times = new Map<string, number[]>([
       [empty, []],
@@ -49,11 +49,11 @@ async function screens() {
     ])
     for (let round = -8; round < rounds; round++)
       for (const [path, list] of times) {
-        const ms = await time(path === empty ? empty : base + path)
+        const ms = await time(base + path)
         if (round >= 0) list.push(ms)
       }
     const reference = median(times.get(empty)!)
-    say('server time of each screen ÷ an empty page (median of 25 warm; goal ≤ 3)')
+    say('server time of each screen ÷ an empty page in the same frame (median of 25 warm; goal ≤ 3)')
     for (const path of paths)
       say(
         `  ${(path.replace(pupil, 'CHILD') || '/ (harbour)').padEnd(22)} ${(median(times.get(path)!) / reference).toFixed(2)}`,
@@ -79,7 +79,10 @@ async function bundles() {
     ]) {
       const html = await (await fetch(server.url + path)).text()
       const scripts = new Set(
-        [...html.matchAll(/<script[^>]+src="(\/_next\/static\/[^"]+\.js)"/g)].map(([, src]) => src),
+        [...html.matchAll(/<script[^>]+src="(\/_next\/static\/[^"]+\.js)"[^>]*>/g)]
+          // A browser that knows modules never fetches the patches for those that don't.
+          .filter(([tag]) => !/nomodule/i.test(tag))
+          .map(([, src]) => src),
       )
       let bytes = 0
       for (const src of scripts)

@@ -17,8 +17,7 @@ export const fittingBand: Band = ownBand
 
 /** The children of a class by name, with their estimates. */
 export async function childrenOf(scope: ClassScope): Promise<Child[]> {
-  const pupils = await pupilsOf(scope)
-  const estimates = await estimatesOf(scope)
+  const [pupils, estimates] = await Promise.all([pupilsOf(scope), estimatesOf(scope)])
   const byPupil = new Map<string, EstimateRow[]>()
   for (const row of estimates) byPupil.set(row.pupilId, [...(byPupil.get(row.pupilId) ?? []), row])
   return pupils.map(({ id, name, initial }) => {

@@ -8,10 +8,19 @@ import { games, gameOf } from '@/core/games'
 import type { StrandId } from '@/core/skills'
 import type { z } from 'zod'
 
-// Pure results of pure input: they can't go stale, so every process may keep its own.
-const profiles = new Map<string, ProfileStep[]>()
-const analyses = new Map<string, Analysis>()
-const advices = new Map<string, Advice[]>()
+interface Kept {
+  profiles: Map<string, ProfileStep[]>
+  analyses: Map<string, Analysis>
+  advices: Map<string, Advice[]>
+}
+
+// Pure results of pure input: they can't go stale, so every process may keep its own. On globalThis,
+// because what starts the server and what answers requests are bundled apart.
+const { profiles, analyses, advices } = ((globalThis as { islandsFigures?: Kept }).islandsFigures ??= {
+  profiles: new Map(),
+  analyses: new Map(),
+  advices: new Map(),
+})
 const mostKept = 400
 
 /** What a level of the catalogue practises, by one child alone. */

@@ -49,8 +49,7 @@ function bestLevel(gameId: string, children: readonly Child[]) {
 }
 
 async function groupsWithChildren(scope: ClassScope) {
-  const grouping = await groupingOf(scope)
-  const children = await childrenOf(scope)
+  const [grouping, children] = await Promise.all([groupingOf(scope), childrenOf(scope)])
   const groups = (grouping?.groups ?? []).map(({ pennant, pupils }) => ({
     pennant,
     children: children.filter(({ id }) => pupils.includes(id)),

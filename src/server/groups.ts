@@ -131,10 +131,12 @@ const usualCount = (children: number) => Math.max(1, Math.min(6, Math.round(chil
 
 /** The groups that stand, or a first proposal for a class without any. */
 export const groupsPage = readingClass(classIdSchema, async (scope): Promise<GroupsPage> => {
-  const children = await childrenOf(scope)
-  const standing = await groupingOf(scope)
-  const links = await linked(scope)
-  const versions = await versionsOf(scope)
+  const [children, standing, links, versions] = await Promise.all([
+    childrenOf(scope),
+    groupingOf(scope),
+    linked(scope),
+    versionsOf(scope),
+  ])
   const gameId = standing?.gameId ?? 'landfall'
   const levels = gameOf(gameId).levels
   const count = standing?.groups.length ?? usualCount(children.length)

@@ -1,6 +1,7 @@
 import { gameOf } from '@/core/games'
 import type { Day } from '@/core/planning/calendar'
 import type { Need } from '@/core/planning/materials'
+import { seenInClass } from '@/data/queries/evidence'
 import { groupingOf } from '@/data/queries/groupings'
 import { nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
 import { childrenOf } from './children'
@@ -36,10 +37,13 @@ const mostToLookAt = 5
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
 export const harbourPage = readingClass(classIdSchema, async (scope): Promise<HarbourPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const children = await childrenOf(scope)
-  const newest = await groupingOf(scope)
-  const session = await nextSession(scope)
-  const toLookAt = newest ? (await classSuggestions(scope, children, newest)).slice(0, mostToLookAt) : []
+  const [children, newest, session, seen] = await Promise.all([
+    childrenOf(scope),
+    groupingOf(scope),
+    nextSession(scope),
+    seenInClass(scope),
+  ])
+  const toLookAt = newest ? classSuggestions(children, seen, newest, today).slice(0, mostToLookAt) : []
   const frame = { children: children.length, hasGroups: newest !== null, toLookAt, today }
   if (!session || !newest) return { ...frame, session: null }
   const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)

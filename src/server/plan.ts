@@ -242,7 +242,7 @@ export const planPage = readingClass(
   classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
-    const session = await nextSession(scope)
+    const [session, children] = await Promise.all([nextSession(scope), childrenOf(scope)])
     const grouping = await groupingOf(scope, session?.groupingId)
     if (!grouping) return { view: null, session: null, today, games: [], added: false }
     const stored = session ? planOf(session) : firstPlan(today, grouping.groups.length)
@@ -254,7 +254,7 @@ export const planPage = readingClass(
       ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own' }], chosen: {} }
       : stored
     return {
-      view: workOut(plan, grouping, await childrenOf(scope)),
+      view: workOut(plan, grouping, children),
       session: session && { id: session.id, state: session.state },
       today,
       games: planGames(),

@@ -5,8 +5,6 @@ import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { strandIds, strands, type StrandId } from '@/core/skills'
 import { bandsOf, observationsOf, seenInClass, type BandPoint, type SeenRow } from '@/data/queries/evidence'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
-import type { EstimateRow } from '@/data/queries/pupils'
-import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
@@ -74,43 +72,54 @@ function pressing(suggestions: readonly ChildSuggestion[]): ChildSuggestion[] {
 }
 
 /** The class's suggestions, the most pressing first. */
-export async function classSuggestions(
-  scope: ClassScope,
-  children: Child[],
+export function classSuggestions(
+  children: readonly Child[],
+  seen: readonly SeenRow[],
   grouping: StoredGrouping | null,
+  today: Day,
 ) {
-  return pressing(
-    suggestionsFor(children, await seenInClass(scope), grouping, todayIn(scope.classroom.timeZone)),
-  )
+  return pressing(suggestionsFor(children, seen, grouping, today))
 }
+
+/** A point of a band as a chart needs it. */
+type DrawnPoint = Pick<BandPoint, 'day' | 'p10' | 'p50' | 'p90'>
+
+/** Logits to three digits: finer than any chart draws, and a page of bands is mostly digits. */
+const toDraw = (points: readonly BandPoint[]): DrawnPoint[] =>
+  points.map(({ day, p10, p50, p90 }) => ({ day, p10: milli(p10), p50: milli(p50), p90: milli(p90) }))
+const milli = (logits: number) => Math.round(logits * 1000) / 1000
 
 const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional() })
 
 export interface ProgressPage {
   strand: StrandId
   suggestions: ChildSuggestion[]
-  children: { id: string; name: string; estimate: EstimateRow; band: BandPoint[] }[]
+  children: { id: string; name: string; workingStep: number | null; band: DrawnPoint[] }[]
   hasGroups: boolean
   today: Day
 }
 
 /** Who may be ready, who needs another look, and each child's band over time on one strand. */
 export const progressPage = readingClass(progressSchema, async (scope, input): Promise<ProgressPage> => {
-  const grouping = await groupingOf(scope)
+  const today = todayIn(scope.classroom.timeZone)
+  const [grouping, children, seen] = await Promise.all([
+    groupingOf(scope),
+    childrenOf(scope),
+    seenInClass(scope),
+  ])
   const strand = input.strand ?? grouping?.strand ?? 'add'
-  const children = await childrenOf(scope)
   const bands = await bandsOf(scope, { strand })
   return {
     strand,
-    suggestions: await classSuggestions(scope, children, grouping),
+    suggestions: classSuggestions(children, seen, grouping, today),
     children: children.map(({ id, name, estimates }) => ({
       id,
       name,
-      estimate: estimates[strand],
-      band: bands.filter(({ pupilId }) => pupilId === id),
+      workingStep: estimates[strand].workingStep,
+      band: toDraw(bands.filter(({ pupilId }) => pupilId === id)),
     })),
     hasGroups: grouping !== null,
-    today: todayIn(scope.classroom.timeZone),
+    today,
   }
 })
 
@@ -118,18 +127,17 @@ const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass(childSchema, async (scope, { pupilId }) => {
-  const children = await childrenOf(scope)
+  const [children, grouping, seen, bands, records] = await Promise.all([
+    childrenOf(scope),
+    groupingOf(scope),
+    seenInClass(scope),
+    bandsOf(scope, { pupilId }),
+    observationsOf(scope, [pupilId]),
+  ])
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
-  const grouping = await groupingOf(scope)
-  const [suggestion] = suggestionsFor(
-    [child],
-    (await seenInClass(scope)).filter((row) => row.pupilId === pupilId),
-    grouping,
-    todayIn(scope.classroom.timeZone),
-  )
-  const bands = await bandsOf(scope, { pupilId })
-  const records = await observationsOf(scope, [pupilId])
+  const today = todayIn(scope.classroom.timeZone)
+  const [suggestion] = suggestionsFor([child], seen, grouping, today)
   const group = grouping?.groups.find(({ pupils }) => pupils.includes(pupilId))
   return {
     child: { id: child.id, name: child.name },
@@ -145,7 +153,7 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
     strands: strands.map(({ id }) => ({
       strand: id,
       estimate: child.estimates[id],
-      band: bands.filter(({ strand }) => strand === id),
+      band: toDraw(bands.filter(({ strand }) => strand === id)),
     })),
     records: records
       .map(({ id, strand, step, judged, right, of, schoolDay }) => ({
@@ -158,6 +166,6 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
         schoolDay,
       }))
       .reverse(),
-    today: todayIn(scope.classroom.timeZone),
+    today,
   }
 })

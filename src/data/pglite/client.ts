@@ -22,13 +22,14 @@ interface Statements {
 
 /**
  * A PGlite folder served by a worker thread, with the part of PGlite's interface the query builder
- * uses. PGlite is one session: whoever comes while a transaction runs waits for its end.
+ * uses. PGlite is one session: whoever comes while a transaction runs waits for its end. Statements
+ * outside transactions are sent on at once; the worker takes them one by one.
  */
 export class PgliteClient implements Statements {
   private readonly waiting = new Map<number, Waiting>()
   private sent = 0
-  /** Settles when whoever is using the session now is done. */
-  private turn: Promise<unknown> = Promise.resolve()
+  /** Settles when the last transaction asked for is over. */
+  private transactions: Promise<unknown> = Promise.resolve()
 
   private constructor(
     private readonly worker: Worker,
@@ -68,12 +69,12 @@ export class PgliteClient implements Statements {
   }
 
   query(sql: string, params: unknown[] = [], options: Options = {}): Promise<Result> {
-    return this.inTurn(() => this.send(sql, params, options))
+    return this.transactions.then(() => this.send(sql, params, options))
   }
 
   /** All statements of `work` or none; it must use only the statements it is handed. */
   transaction<T>(work: (statements: Statements) => Promise<T>): Promise<T> {
-    return this.inTurn(async () => {
+    const mine = this.transactions.then(async () => {
       await this.send('begin')
       try {
         const result = await work({ query: (sql, params, options) => this.send(sql, params, options) })
@@ -84,20 +85,16 @@ export class PgliteClient implements Statements {
         throw error
       }
     })
+    this.transactions = mine.catch(() => undefined)
+    return mine
   }
 
   async close() {
-    await this.turn
+    await this.transactions
     const ended = new Promise((resolve) => this.worker.once('exit', resolve))
     this.worker.postMessage({ close: true })
     await ended
     this.release()
-  }
-
-  private inTurn<T>(work: () => Promise<T>): Promise<T> {
-    const mine = this.turn.then(work)
-    this.turn = mine.catch(() => undefined)
-    return mine
   }
 
   private send(sql: string, params: unknown[] = [], { rowMode }: Options = {}): Promise<Result> {

@@ -7,7 +7,12 @@ const database = await PGlite.create(workerData.folder)
 
 // Dates and times stay text: the query builder reads them by the type of its columns.
 const asText = (value) => value
-const parsers = Object.fromEntries([1082, 1114, 1184, 1186].map((type) => [type, asText]))
+// Arrays of numbers are most of what is read: the engine's own JSON reader is many times faster.
+const asNumbers = (value) => JSON.parse(`[${value.slice(1, -1)}]`)
+const parsers = {
+  ...Object.fromEntries([1082, 1114, 1184, 1186].map((type) => [type, asText])),
+  ...Object.fromEntries([1005, 1007, 1022].map((type) => [type, asNumbers])),
+}
 
 parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
   try {

@@ -54,19 +54,25 @@ export interface SeenRow {
   schoolDay: string
 }
 
-/** Judgements an adult made, of the whole class, oldest first. */
+/** Judgements an adult made, of the whole class; those of a child on a strand oldest first. */
 export function seenInClass({ db, classId }: ClassScope): Promise<SeenRow[]> {
+  // One row a child and strand: a row a record costs more to carry over than to find.
   return db
     .select({
       pupilId: observation.pupilId,
       strand: observation.strand,
-      step: observation.step,
-      judged: sql<SeenRow['judged']>`${observation.judged}`,
-      schoolDay: observation.schoolDay,
+      seen: sql<
+        [number, SeenRow['judged'], string][]
+      >`json_agg(json_build_array(${observation.step}, ${observation.judged}, ${observation.schoolDay}) order by ${observation.schoolDay}, ${observation.madeAt})`,
     })
     .from(observation)
     .where(and(standing(classId), isNotNull(observation.judged), eq(observation.weight, 1)))
-    .orderBy(asc(observation.schoolDay), asc(observation.madeAt))
+    .groupBy(observation.pupilId, observation.strand)
+    .then((rows) =>
+      rows.flatMap(({ pupilId, strand, seen }) =>
+        seen.map(([step, judged, schoolDay]) => ({ pupilId, strand, step, judged, schoolDay })),
+      ),
+    )
 }
 
 export function observationsOfVisits(
@@ -152,7 +158,7 @@ export async function clearBands(
     )
 }
 
-/** Bands over time of the class, or of one child; oldest first. */
+/** Bands over time of the class, or of one child; each band oldest first. */
 export function bandsOf(
   { db, classId }: ClassScope,
   { strand, pupilId }: { strand?: StrandId; pupilId?: string },
@@ -161,10 +167,9 @@ export function bandsOf(
     .select({
       pupilId: estimateDay.pupilId,
       strand: estimateDay.strand,
-      day: estimateDay.day,
-      p10: estimateDay.p10,
-      p50: estimateDay.p50,
-      p90: estimateDay.p90,
+      days: sql<
+        [string, number, number, number][]
+      >`json_agg(json_build_array(${estimateDay.day}, ${estimateDay.p10}, ${estimateDay.p50}, ${estimateDay.p90}) order by ${estimateDay.day})`,
     })
     .from(estimateDay)
     .where(
@@ -174,7 +179,12 @@ export function bandsOf(
         pupilId ? eq(estimateDay.pupilId, pupilId) : undefined,
       ),
     )
-    .orderBy(asc(estimateDay.day))
+    .groupBy(estimateDay.pupilId, estimateDay.strand)
+    .then((rows) =>
+      rows.flatMap(({ pupilId, strand, days }) =>
+        days.map(([day, p10, p50, p90]) => ({ pupilId, strand, day, p10, p50, p90 })),
+      ),
+    )
 }
 
 export function placementOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {

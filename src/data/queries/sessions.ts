@@ -18,16 +18,18 @@ async function withParts(
   row: SessionRow | undefined,
 ): Promise<StoredSession | null> {
   if (!row) return null
-  const stations = await db
-    .select()
-    .from(station)
-    .where(and(eq(station.classId, classId), eq(station.sessionId, row.id)))
-    .orderBy(asc(station.position))
-  const visits = await db
-    .select()
-    .from(visit)
-    .where(and(eq(visit.classId, classId), eq(visit.sessionId, row.id)))
-    .orderBy(asc(visit.slot), asc(visit.station), asc(visit.group))
+  const [stations, visits] = await Promise.all([
+    db
+      .select()
+      .from(station)
+      .where(and(eq(station.classId, classId), eq(station.sessionId, row.id)))
+      .orderBy(asc(station.position)),
+    db
+      .select()
+      .from(visit)
+      .where(and(eq(visit.classId, classId), eq(visit.sessionId, row.id)))
+      .orderBy(asc(visit.slot), asc(visit.station), asc(visit.group)),
+  ])
   return { ...row, stations, visits }
 }
 

@@ -1,7 +1,10 @@
-import { scaleLinear, scaleTime } from 'd3-scale'
+'use client'
+
+import { scaleLinear } from 'd3-scale'
 import { area, curveStepAfter, line } from 'd3-shape'
 import { strandOf, type StrandId } from '@/core/skills'
 import { dayInShort } from '../words'
+import { tenths } from './tenths'
 
 interface Point {
   day: string
@@ -10,7 +13,11 @@ interface Point {
   p90: number
 }
 
-const date = (day: string) => new Date(`${day}T00:00:00Z`)
+/** A point at its place in time. */
+type Placed = Point & { at: number }
+
+/** A day on the axis of time, in milliseconds: days are all a band needs, no calendar ticks. */
+const instant = (day: string) => Date.parse(`${day}T00:00:00Z`)
 
 /** An estimate over time: 10–90 % as a band, the median as a line, the strand's steps as rungs. */
 export function BandChart({
@@ -30,24 +37,33 @@ export function BandChart({
 }) {
   const { steps } = strandOf(strand)
   if (points.length === 0) return <p className="muted small">Nothing yet.</p>
-  const shown = [...points, { ...points[points.length - 1], day: today }]
+  const shown = [...points, { ...points[points.length - 1], day: today }].map((point) => ({
+    ...point,
+    at: instant(point.day),
+  }))
   const left = full ? 132 : 2
-  const x = scaleTime([date(shown[0].day), date(today)], [left, width - (full ? 12 : 4)])
+  const right = width - (full ? 12 : 4)
+  const x = scaleLinear([shown[0].at, instant(today)], [left, right])
   const lowest = Math.min(...shown.map(({ p10 }) => p10))
   const highest = Math.max(...shown.map(({ p90 }) => p90))
   // Small charts show each child in a window of its own, so that they compare with nobody.
   const pad = full ? 0.5 : Math.max(0.2, 2.4 - (highest - lowest) / 2)
   const [low, high] = [lowest - pad, highest + pad]
   const y = scaleLinear([low, high], [height - (full ? 26 : 3), 4]).clamp(true)
-  const band = area<Point>(
-    ({ day }) => x(date(day)),
+  const rungs = steps.filter(({ difficulty }) => difficulty > low && difficulty < high)
+  const band = area<Placed>(
+    ({ at }) => x(at),
     ({ p10 }) => y(p10),
     ({ p90 }) => y(p90),
-  ).curve(curveStepAfter)
-  const median = line<Point>(
-    ({ day }) => x(date(day)),
+  )
+    .digits(1)
+    .curve(curveStepAfter)
+  const median = line<Placed>(
+    ({ at }) => x(at),
     ({ p50 }) => y(p50),
-  ).curve(curveStepAfter)
+  )
+    .digits(1)
+    .curve(curveStepAfter)
   return (
     <svg
       width={width}
@@ -56,23 +72,15 @@ export function BandChart({
       aria-hidden={full ? undefined : true}
       aria-label={full ? 'Estimate over time' : undefined}
     >
-      {steps
-        .filter(({ difficulty }) => difficulty > low && difficulty < high)
-        .map(({ id, difficulty, short }) => (
-          <g key={id}>
-            <line
-              className="baseline"
-              x1={left}
-              x2={width - (full ? 12 : 4)}
-              y1={y(difficulty)}
-              y2={y(difficulty)}
-            />
-            {full && (
-              <text className="muted" x={left - 8} y={y(difficulty) + 4} textAnchor="end">
-                {short}
-              </text>
-            )}
-          </g>
+      <path
+        className="baseline"
+        d={rungs.map(({ difficulty }) => `M${left},${tenths(y(difficulty))}H${right}`).join('')}
+      />
+      {full &&
+        rungs.map(({ id, difficulty, short }) => (
+          <text key={id} className="muted" x={left - 8} y={tenths(y(difficulty)) + 4} textAnchor="end">
+            {short}
+          </text>
         ))}
       <path d={band(shown) ?? ''} fill="var(--sea)" opacity={0.14} />
       <path d={median(shown) ?? ''} fill="none" stroke="var(--sea)" strokeWidth={2} />

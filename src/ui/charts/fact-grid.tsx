@@ -1,8 +1,11 @@
 import type { Practice } from '@/core/analysis/figures'
 import { stepOf, type PracticeItem } from '@/core/skills'
+import { tenths } from './tenths'
 
 const width = 640
 const rowHeight = 24
+/** Cells of one shade are drawn as one shape: a grid of hundreds stays light. */
+const mostShades = 16
 
 interface Cell {
   column: number
@@ -27,6 +30,10 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
   const step = Math.min(48, (width - 60) / columns.length)
   const height = rows.length * rowHeight + 24
   const op = facts[0].item.op
+  const shadeOf = (times: number) => Math.round((mostShades * times) / most)
+  const shades = [...new Set(all.map(({ times }) => shadeOf(times)))]
+  const xOf = (cell: Cell) => tenths(44 + columns.indexOf(cell.column) * step)
+  const yOf = (cell: Cell) => rows.indexOf(cell.row) * rowHeight
   return (
     <figure className="chart">
       <figcaption>
@@ -43,25 +50,31 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
           .map(({ key }) => key)
           .join(', ')}`}
       >
-        {all.map(({ column: c, row: r, times }) => {
-          const x = 44 + columns.indexOf(c) * step
-          const y = rows.indexOf(r) * rowHeight
-          return (
-            <g key={`${c} ${r}`} transform={`translate(${x},${y})`}>
-              <rect
-                width={step - 2}
-                height={rowHeight - 2}
-                fill="var(--sea)"
-                opacity={0.08 + (0.32 * times) / most}
-              />
-              {times >= 0.05 && step > 22 && (
-                <text className="number" x={(step - 2) / 2} y={16} textAnchor="middle">
-                  {times >= 9.95 ? Math.round(times) : times.toFixed(1)}
-                </text>
-              )}
-            </g>
-          )
-        })}
+        {shades.map((shade) => (
+          <path
+            key={shade}
+            fill="var(--sea)"
+            opacity={0.08 + (0.32 * shade) / mostShades}
+            d={all
+              .filter(({ times }) => shadeOf(times) === shade)
+              .map((cell) => `M${xOf(cell)},${yOf(cell)}h${tenths(step) - 2}v${rowHeight - 2}H${xOf(cell)}Z`)
+              .join('')}
+          />
+        ))}
+        {step > 22 &&
+          all
+            .filter(({ times }) => times >= 0.05)
+            .map((cell) => (
+              <text
+                key={`${cell.column} ${cell.row}`}
+                className="number"
+                x={tenths(xOf(cell) + step / 2 - 1)}
+                y={yOf(cell) + 16}
+                textAnchor="middle"
+              >
+                {cell.times >= 9.95 ? Math.round(cell.times) : cell.times.toFixed(1)}
+              </text>
+            ))}
         {rows.length > 1 &&
           rows.map((r, i) => (
             <text key={r} className="muted" x={36} y={i * rowHeight + 16} textAnchor="end">

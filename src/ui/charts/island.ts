@@ -24,7 +24,7 @@ export function island(seed: number, radius: number): { coast: string; depths: s
 
   // Areas go with the mean of the squared radius: divided out, all islands are equally large.
   const even = 1 / Math.sqrt(bulge.reduce((sum, f) => sum + (1 + f) ** 2, 0) / angles)
-  const shore = line<[number, number]>().curve(curveCatmullRomClosed.alpha(0))
+  const shore = line<[number, number]>().digits(1).curve(curveCatmullRomClosed.alpha(0))
   const at = (distance: number, share: number) =>
     shore(
       bulge.map((f, i) => {

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import { stepOf, strandOf, type StrandId } from '@/core/skills'
+import { tenths } from './tenths'
 
 const width = 150
 const height = 16
@@ -22,11 +23,12 @@ export function Ladder({
   const at = workingStep === null ? x.range()[1] : x(stepOf({ strand, step: workingStep }).difficulty)
   return (
     <svg className="ladder" width={width} height={height} aria-hidden>
-      {steps.map(({ id, difficulty }) => (
-        <line key={id} className="tick" x1={x(difficulty)} x2={x(difficulty)} y1={4} y2={height - 4} />
-      ))}
-      <line className="whisker" x1={x(p10)} x2={x(p90)} y1={height / 2} y2={height / 2} />
-      <circle className="stop" cx={at} cy={height / 2} r={4} />
+      <path
+        className="tick"
+        d={steps.map(({ difficulty }) => `M${tenths(x(difficulty))},4V${height - 4}`).join('')}
+      />
+      <path className="whisker" d={`M${tenths(x(p10))},${height / 2}H${tenths(x(p90))}`} />
+      <circle className="stop" cx={tenths(at)} cy={height / 2} r={4} />
     </svg>
   )
 }

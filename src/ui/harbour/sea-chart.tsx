@@ -1,3 +1,5 @@
+'use client'
+
 import type { HarbourPage } from '@/server/harbour'
 import { island } from '../charts/island'
 import { PoledPennant } from '../pennant'

@@ -73,15 +73,13 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
             ))}
           </p>
           <ul className="band-grid">
-            {children.map(({ id, name, band, estimate }) => (
+            {children.map(({ id, name, band, workingStep }) => (
               <li key={id}>
                 <Link href={`/c/${classId}/children/${id}`} prefetch={false}>
                   <span>
                     <strong>{name}</strong>
                     <small>
-                      {estimate.workingStep === null
-                        ? 'all secure'
-                        : stepOf({ strand, step: estimate.workingStep }).short}
+                      {workingStep === null ? 'all secure' : stepOf({ strand, step: workingStep }).short}
                     </small>
                   </span>
                   <BandChart strand={strand} points={band} today={today} width={142} height={56} />
