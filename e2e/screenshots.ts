@@ -1,10 +1,13 @@
 import { spawnSync } from 'node:child_process'
+import { rmSync } from 'node:fs'
 import { Person } from './support/browser'
 import { startServer } from './support/server'
 
 /** Takes the pictures of docs/screenshots anew from fresh demo data: `npm run screenshots [NAME …]`. */
 async function main() {
   const folder = '.islands/screenshots'
+  // The last pictures left a session running in it.
+  for (const old of [folder, `${folder}.stamp`]) rmSync(old, { recursive: true, force: true })
   const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/demo-data.ts', folder], {
     stdio: 'inherit',
   })
