@@ -1,145 +1,33 @@
-import { spawnSync } from 'node:child_process'
-import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
+import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
-import { join } from 'node:path'
-import { gzipSync } from 'node:zlib'
-import { seededChance } from '@/core/chance/chance'
-import { analyse, analyseInputSchema, simulationOf } from '@/core/analysis/analyse'
-import { simulateAll } from '@/core/analysis/simulate'
-import { startServer } from '../e2e/support/server'
+import { exactAnalyses, simulationSpeed, wholeCatalogue } from './games'
+import { report, say } from './report'
+import { bundles, screens } from './screens'
 
-const say = (line = '') => process.stdout.write(`${line}\n`)
-const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
-
-/** Server time of each demo screen, warm, as a ratio to a page that holds nothing but the frame. Goal: at most 3. */
-async function screens() {
-  const folder = '.islands/bench-demo'
-  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/demo-data.ts', folder], {
-    stdio: ['ignore', 2, 2],
-  })
-  if (status !== 0) throw new Error('No demo data.')
-  const server = await startServer(folder)
-  const time = async (path: string) => {
-    const start = performance.now()
-    await (await fetch(server.url + path)).text()
-    return performance.now() - start
-  }
-  try {
-    const response = await fetch(`${server.url}/`)
-    const base = new URL(response.url).pathname
-    const html = await (await fetch(`${server.url}${base}/class`)).text()
-    const pupil = /children\/([0-9a-f-]{36})/.exec(html)![1]
-    const paths = [
-      '',
-      '/class',
-      '/groups',
-      '/games',
-      '/games/landfall',
-      '/plan',
-      '/run',
-      '/progress',
-      `/children/${pupil}`,
-    ]
-    // The reference is drawn by the same server in the same run: the class's frame with nothing in it.
-    const empty = '/games/no-such-game'
-    const rounds = 25
-    const times = new Map<string, number[]>([
-      [empty, []],
-      ...paths.map((path) => [path, []] as [string, number[]]),
-    ])
-    for (let round = -8; round < rounds; round++)
-      for (const [path, list] of times) {
-        const ms = await time(base + path)
-        if (round >= 0) list.push(ms)
-      }
-    const reference = median(times.get(empty)!)
-    say('server time of each screen ÷ an empty page in the same frame (median of 25 warm; goal ≤ 3)')
-    for (const path of paths)
-      say(
-        `  ${(path.replace(pupil, 'CHILD') || '/ (harbour)').padEnd(22)} ${(median(times.get(path)!) / reference).toFixed(2)}`,
-      )
-    return base
-  } finally {
-    await server.stop()
-  }
-}
-
-/** Client JavaScript of each route's first load, gzipped. Goal: at most 250 kB. */
-async function bundles() {
-  say()
-  say('client JavaScript of the first load, gzipped (goal ≤ 250 kB)')
-  const server = await startServer('.islands/bench-demo')
-  try {
-    const base = new URL((await fetch(`${server.url}/`)).url).pathname
-    for (const path of [
-      '/new',
-      ...['', '/class', '/groups', '/games', '/games/landfall', '/plan', '/run', '/progress'].map(
-        (part) => base + part,
-      ),
-    ]) {
-      const html = await (await fetch(server.url + path)).text()
-      const scripts = new Set(
-        [...html.matchAll(/<script[^>]+src="(\/_next\/static\/[^"]+\.js)"[^>]*>/g)]
-          // A browser that knows modules never fetches the patches for those that don't.
-          .filter(([tag]) => !/nomodule/i.test(tag))
-          .map(([, src]) => src),
-      )
-      let bytes = 0
-      for (const src of scripts)
-        bytes += gzipSync(readFileSync(join('.next', src.replace('/_next/', '')))).length
-      say(`  ${path.replace(base, '').padEnd(22) || '/'.padEnd(22)} ${(bytes / 1000).toFixed(0)} kB`)
-    }
-    const all = sizeOf('.next/static')
-    say(`  all static files together ${(all / 1000).toFixed(0)} kB, not compressed`)
-  } finally {
-    await server.stop()
-  }
-}
-
-function sizeOf(path: string): number {
-  if (!existsSync(path)) return 0
-  if (!statSync(path).isDirectory()) return statSync(path).size
-  return readdirSync(path).reduce((sum, name) => sum + sizeOf(join(path, name)), 0)
-}
-
-/** Simulated games against a bare loop that only draws as many random numbers. */
-function simulation() {
-  say()
-  say('simulated games ÷ a bare loop drawing as many numbers')
-  for (const [game, level] of [
-    ['landfall', 'to-20-die'],
-    ['tower-bay', 'die'],
-    ['the-gap', 'to-20'],
-  ]) {
-    const input = analyseInputSchema.parse({ game, level, players: 2, games: 3000 })
-    simulateAll(simulationOf(input))
-    const start = performance.now()
-    const play = simulateAll(simulationOf(input))
-    const took = performance.now() - start
-    const goes = Math.round(play.outcomes.reduce((sum, { expected }) => sum + expected, 0) * input.games)
-    const chance = seededChance(1)
-    const bare = performance.now()
-    for (let go = 0; go < goes; go++) chance.int(1, 6)
-    const loop = performance.now() - bare
-    say(`  ${game.padEnd(12)} ${(took / loop).toFixed(0)} (with events; ${goes} goes)`)
-  }
-  const input = analyseInputSchema.parse({ game: 'landfall', level: 'to-20-die', players: 2 })
-  const exact = performance.now()
-  analyse(input)
-  const exactly = performance.now() - exact
-  const simulate = performance.now()
-  simulateAll(simulationOf(input))
-  say(`  landfall exact ÷ simulated (20 000 games): ${(exactly / (performance.now() - simulate)).toFixed(4)}`)
-}
-
+/** `npm run bench [-- games | screens] [-- record]`: everything, or a part; `record` keeps it in docs/benchmarks.md. */
 async function main() {
+  const wanted = process.argv.slice(2)
+  const part = (name: string) => !wanted.some((word) => word !== 'record') || wanted.includes(name)
   say(
-    `Islands bench, ${new Date().toISOString().slice(0, 10)}, Node ${process.version}, ${cpus().length} × ${cpus()[0].model.trim()}`,
+    `${new Date().toISOString().slice(0, 10)}, Node ${process.version}, ${cpus().length} × ${cpus()[0].model.trim()}`,
   )
-  say()
-  await screens()
-  await bundles()
-  simulation()
+  say('Ratios within one run: machines differ and are shared, so no time is told.')
+  // From cold: before anything else has been analysed.
+  if (part('games')) {
+    wholeCatalogue()
+    exactAnalyses()
+    simulationSpeed()
+  }
+  if (part('screens')) {
+    say()
+    await screens()
+    await bundles()
+  }
+  if (wanted.includes('record'))
+    writeFileSync(
+      'docs/benchmarks.md',
+      `# Benchmarks\n\nWritten by \`npm run bench -- record\`.\n\n\`\`\`\n${report()}\n\`\`\`\n`,
+    )
 }
 
 void main()

@@ -2,7 +2,7 @@
 // Plain JavaScript, because it runs before anything is installed.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
-import { browser, build, freePort, packages, root, run, say } from './setup.mjs'
+import { browser, build, freePort, measures, packages, root, run, say } from './setup.mjs'
 
 const [command, ...rest] = process.argv.slice(2)
 const tsx = ['--import', 'tsx']
@@ -22,6 +22,7 @@ const commands = {
     packages()
     browser()
     build()
+    measures()
     const steps = [
       ['types', 'npx', ['tsc', '--noEmit']],
       ['lint', 'npx', ['eslint', '.']],
@@ -51,6 +52,7 @@ const commands = {
     packages()
     browser()
     build()
+    measures()
     run(process.execPath, [...tsx, 'bench/bench.ts', ...rest])
   },
 }
@@ -66,6 +68,7 @@ async function serve({ folder, port, before }) {
     process.exit(3)
   }
   build()
+  measures()
   before?.(folder)
   const chosen = process.env.PORT ? Number(process.env.PORT) : await freePort(port)
   const host = rest.includes('--lan') ? '0.0.0.0' : '127.0.0.1'

@@ -106,6 +106,14 @@ export function build() {
   })
 }
 
+/** What each level of each game comes to, worked out once for a version of the rules. */
+export function measures() {
+  const print = fingerprint(['src/core', 'bin/measure-games.ts', 'package-lock.json'])
+  once('.islands/measures.stamp', print, 'measuring every level of every game (half a minute) …', () =>
+    run(process.execPath, ['--import', 'tsx', 'bin/measure-games.ts', '.islands/measures.json']),
+  )
+}
+
 /** The port, or the next one that is free. */
 export async function freePort(port) {
   for (let candidate = port; candidate < port + 50; candidate++) if (await isFree(candidate)) return candidate

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { analyse, analyseInputSchema, NoExactAnalysis } from '@/core/analysis/analyse'
+import type { Distribution } from '@/core/chance/distribution'
 import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
 import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
@@ -22,10 +23,11 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
   analyse: (input) => {
     const parsed = analyseInputSchema.parse(input)
     const analysis = asInputProblem('method', () => analyse(parsed))
-    const { set, minutes } = analysis
+    const { set, minutes, own, ...rest } = analysis
     return {
-      ...analysis,
-      set: set && { ...set, distribution: Array.from(set.distribution) },
+      ...own,
+      ...rest,
+      set: set && { ...set, distribution: set.distribution && massFromZero(set.distribution) },
       minutes: minutes && { ...minutes, seconds: undefined },
     }
   },
@@ -49,6 +51,9 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
     }
   },
 }
+
+/** A distribution as the list of P(value = 0), P(value = 1), … */
+const massFromZero = ({ from, mass }: Distribution) => [...Array<number>(from).fill(0), ...mass]
 
 /** What the core refuses on grounds of the input, told like any other problem with the input. */
 function asInputProblem<T>(path: string, run: () => T): T {

@@ -1,5 +1,5 @@
 import { normal, seededChance, unit } from '@/core/chance/chance'
-import { strands, type StrandId } from '@/core/skills'
+import { placedStrands, strandOf } from '@/core/skills'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
 import { gameOf } from '@/core/games'
 import { createClass, classTable, place, saveLinks } from '@/server/classes'
@@ -91,7 +91,8 @@ async function makeClass(
 async function placeAsTeacher(viewer: Viewer, classId: string, ids: Map<string, string>) {
   const chance = seededChance(seed)
   const placements = heron.children.flatMap((child) =>
-    strands.map(({ id, steps }) => {
+    placedStrands.map((id) => {
+      const { steps } = strandOf(id)
       const guess = hiddenAbility(child, 0)(id) + 0.8 * normal(chance)
       const step = steps.findLastIndex(({ difficulty }) => difficulty < guess)
       return {
@@ -105,12 +106,18 @@ async function placeAsTeacher(viewer: Viewer, classId: string, ids: Map<string, 
   await place(viewer, { classId, placements })
 }
 
-/** Ability by week: the other strands follow addition at their own scale. */
+/** Ability by week: the other strands follow addition, as far along their ladder as it is on its own. */
 function hiddenAbility({ now, growth, away }: DemoChild, week: number): Hidden {
   const missed = (away ?? []).filter((missedWeek) => missedWeek > week).length
   const add = now - growthPerWeek[growth] * (heron.weeks - week - missed)
-  const scale: Record<StrandId, number> = { add, 'how-many': 0.3 * add + 0.4, numerals: 0.28 * add + 0.2 }
-  return (strand) => scale[strand]
+  const { steps: addSteps } = strandOf('add')
+  const along = add / addSteps[addSteps.length - 1].difficulty
+  return (strand) => {
+    if (strand === 'add') return add
+    if (strand === 'how-many') return 0.3 * add + 0.4
+    if (strand === 'numerals') return 0.28 * add + 0.2
+    return along * strandOf(strand).steps.at(-1)!.difficulty + 0.3
+  }
 }
 
 async function firstGroups(viewer: Viewer, classId: string) {

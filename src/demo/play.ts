@@ -37,7 +37,7 @@ export function tallyOf(
     if (state.ended) state = game.setup(visit.params, visit.players) as GameState
     const events: GameEvent[] = []
     state = playGo(game, state, 'novice', chance, (event) => events.push(event))
-    seconds += goTime(events, defaultPace).seconds
+    seconds += goTime(events, defaultPace, game.goes, visit.players).seconds
     for (const event of events) {
       if (event.kind !== 'answered' || event.player !== 0 || of >= most) continue
       const place = placeOf(event.item)

@@ -1,9 +1,10 @@
 import type { Band } from '@/core/grouping/fit-cost'
 import { ownBand } from '@/core/evidence/fit'
-import type { StrandId } from '@/core/skills'
+import { strandIds, type StrandId } from '@/core/skills'
 import { estimatesOf, pupilsOf, type EstimateRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 import { displayName } from './classes'
+import { estimateByYear } from './estimates'
 
 /** A child with what is believed of it on every strand. */
 export interface Child {
@@ -11,6 +12,8 @@ export interface Child {
   name: string
   estimates: Record<StrandId, EstimateRow>
   rightAlone: Record<StrandId, readonly number[]>
+  /** Strands on which the child was placed or seen; on the others the year group's usual step stands. */
+  followed: StrandId[]
 }
 
 export const fittingBand: Band = ownBand
@@ -20,15 +23,17 @@ export async function childrenOf(scope: ClassScope): Promise<Child[]> {
   const [pupils, estimates] = await Promise.all([pupilsOf(scope), estimatesOf(scope)])
   const byPupil = new Map<string, EstimateRow[]>()
   for (const row of estimates) byPupil.set(row.pupilId, [...(byPupil.get(row.pupilId) ?? []), row])
-  return pupils.map(({ id, name, initial }) => {
-    const own = byPupil.get(id) ?? []
+  return pupils.map(({ id, name, initial, yearGroup }) => {
+    const own = new Map((byPupil.get(id) ?? []).map((row) => [row.strand, row]))
+    const all = strandIds.map((strand) => own.get(strand) ?? estimateByYear(strand, yearGroup))
     return {
       id,
       name: displayName({ name, initial }),
-      estimates: Object.fromEntries(own.map((row) => [row.strand, row])) as Child['estimates'],
+      estimates: Object.fromEntries(all.map((row) => [row.strand, row])) as Child['estimates'],
       rightAlone: Object.fromEntries(
-        own.map((row) => [row.strand, row.rightAlone]),
+        all.map((row) => [row.strand, row.rightAlone]),
       ) as unknown as Child['rightAlone'],
+      followed: strandIds.filter((strand) => own.has(strand)),
     }
   })
 }

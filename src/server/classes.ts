@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
 import { readChildren, readTable } from '@/core/formats/class-list'
-import { strandIds, strandOf, strands, type StrandId } from '@/core/skills'
+import { placedStrands, strandIds, strandOf } from '@/core/skills'
 import { serverDatabase } from '@/data/connection'
 import { classesOf, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
@@ -102,7 +102,7 @@ async function addListed(
 async function placeByYear(scope: ClassScope, children: { id: string; yearGroup: YearGroup }[]) {
   const day = todayIn(scope.classroom.timeZone)
   const placements = children.flatMap(({ id, yearGroup }) =>
-    strands.map(({ id: strand }) => ({ pupilId: id, strand, day, ...placementByYear(strand, yearGroup) })),
+    placedStrands.map((strand) => ({ pupilId: id, strand, day, ...placementByYear(strand, yearGroup) })),
   )
   await savePlacements(scope, placements)
   await rebuildEstimates(scope, placements)
@@ -179,7 +179,7 @@ export interface ClassRow {
   id: string
   name: string
   yearGroup: YearGroup
-  cells: Record<StrandId, StrandCell>
+  cells: Record<(typeof placedStrands)[number], StrandCell>
   /** Newest day with evidence; null: nothing seen yet. */
   lastSeen: string | null
 }
@@ -188,12 +188,12 @@ export const classIdSchema = z.object({ classId: z.uuid() })
 
 /** The class table: every child with the working step of each strand. */
 export const classTable = readingClass(classIdSchema, async (scope) => {
-  const [pupils, estimates, links, placements] = [
-    await pupilsOf(scope),
-    await estimatesOf(scope),
-    await linksOf(scope),
-    await placementsOf(scope),
-  ]
+  const [pupils, estimates, links, placements] = await Promise.all([
+    pupilsOf(scope),
+    estimatesOf(scope),
+    linksOf(scope),
+    placementsOf(scope),
+  ])
   const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup }) => {
     const own = estimates.filter(({ pupilId }) => pupilId === id)
     const seen = own.filter(({ observations }) => observations > 0).map(({ day }) => day)

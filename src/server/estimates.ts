@@ -1,7 +1,7 @@
 import { normalAbility } from '@/core/evidence/ability'
 import { observe, summarise, type Belief, type Summary } from '@/core/evidence/estimate'
 import type { Observation } from '@/core/evidence/observation'
-import { priorOf } from '@/core/evidence/prior'
+import { placementByYear, priorOf, type YearGroup } from '@/core/evidence/prior'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { strandOf, type StrandId } from '@/core/skills'
 import {
@@ -16,7 +16,7 @@ import {
   type EstimateWithDensity,
   type ObservationRow,
 } from '@/data/queries/evidence'
-import type { PlacementRow } from '@/data/queries/pupils'
+import { savePlacements, yearGroupOf, type EstimateRow, type PlacementRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 
 const difficultiesOf = (strand: StrandId) => strandOf(strand).steps.map(({ difficulty }) => difficulty)
@@ -114,6 +114,30 @@ export async function rebuildEstimates(scope: ClassScope, placements: readonly P
   )
 }
 
+/** The first evidence on a strand a child was not placed on: the year group's usual step stands before it. */
+async function placeOnStrand(
+  scope: ClassScope,
+  { pupilId, strand, schoolDay }: Pick<ObservationRow, 'pupilId' | 'strand' | 'schoolDay'>,
+): Promise<Placed> {
+  const yearGroup = (await yearGroupOf(scope, pupilId)) ?? scope.classroom.yearGroup
+  const placed = { pupilId, strand, day: schoolDay, ...placementByYear(strand, yearGroup) }
+  await savePlacements(scope, [placed])
+  return placed
+}
+
+const unseen = new Map<string, EstimateRow>()
+
+/** What is believed of a child on a strand before it was placed or seen there: the year group's usual step. */
+export function estimateByYear(strand: StrandId, yearGroup: YearGroup): EstimateRow {
+  const key = `${strand} ${yearGroup}`
+  const known = unseen.get(key)
+  if (known) return known
+  const placed = { pupilId: '', strand, day: '', ...placementByYear(strand, yearGroup) }
+  const { density: _density, ...row } = estimateFrom(placed, []).estimate
+  unseen.set(key, row)
+  return row
+}
+
 /**
  * Stores one record and takes it into the estimate: one pass over the grid where it is the newest,
  * a rebuild where it is older than the estimate or corrects another record.
@@ -127,8 +151,8 @@ export async function recordEvidence(
   const before = await lockEstimate(scope, pupilId, strand)
   if (!(await insertObservation(scope, row))) return false
   if (!before || row.corrects !== null || row.schoolDay < before.day) {
-    const placed = await placementOf(scope, pupilId, strand)
-    if (placed) await rebuildEstimates(scope, [placed])
+    const placed = (await placementOf(scope, pupilId, strand)) ?? (await placeOnStrand(scope, row))
+    await rebuildEstimates(scope, [placed])
     return true
   }
   const difficulties = difficultiesOf(strand)

@@ -1,41 +1,51 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { analyse, analyseInputSchema, type AnalyseInput, type Analysis } from '@/core/analysis/analyse'
 import { advise, type Advice } from '@/core/analysis/advice'
-import { playExactly, solve } from '@/core/analysis/exact'
-import { practiceOf } from '@/core/analysis/figures'
-import { defaultPace } from '@/core/analysis/pace'
+import { levelMeasureSchema, measureLevel, type LevelMeasure } from '@/core/analysis/level-measure'
 import { expectedSuccess, type ProfileStep } from '@/core/evidence/fit'
-import { games, gameOf } from '@/core/games'
+import { gameOf } from '@/core/games'
 import type { StrandId } from '@/core/skills'
-import type { z } from 'zod'
+import { z } from 'zod'
 
 interface Kept {
-  profiles: Map<string, ProfileStep[]>
+  measures: Map<string, LevelMeasure>
   analyses: Map<string, Analysis>
   advices: Map<string, Advice[]>
 }
 
 // Pure results of pure input: they can't go stale, so every process may keep its own. On globalThis,
 // because what starts the server and what answers requests are bundled apart.
-const { profiles, analyses, advices } = ((globalThis as { islandsFigures?: Kept }).islandsFigures ??= {
-  profiles: new Map(),
+const { measures, analyses, advices } = ((globalThis as { islandsFigures?: Kept }).islandsFigures ??= {
+  measures: measuredBefore(),
   analyses: new Map(),
   advices: new Map(),
 })
 const mostKept = 400
 
-/** What a level of the catalogue practises, by one child alone. */
-export function levelProfile(gameId: string, levelId: string): ProfileStep[] {
-  const key = `${gameId} ${levelId}`
-  const known = profiles.get(key)
-  if (known) return known
+/** What was measured when this version was set up; empty where that was left out. */
+function measuredBefore(): Map<string, LevelMeasure> {
+  const file = join(process.cwd(), '.islands/measures.json')
+  if (!existsSync(file)) return new Map()
+  return new Map(
+    Object.entries(z.record(z.string(), levelMeasureSchema).parse(JSON.parse(readFileSync(file, 'utf8')))),
+  )
+}
+
+/** What a level of the catalogue comes to; of a level that is not there any more, the first. */
+export function levelMeasure(gameId: string, levelId: string): LevelMeasure {
   const game = gameOf(gameId)
   const level = game.levels.find(({ id }) => id === levelId) ?? game.levels[0]
-  const solved = solve(game, level.params, 'planner', defaultPace)
-  if (typeof solved === 'string') throw new Error(`${game.title}, ${level.title}: ${solved}`)
-  const profile = practiceOf(playExactly(solved, 1, false), 1).steps
-  profiles.set(key, profile)
-  return profile
+  const key = `${gameId} ${level.id}`
+  const known = measures.get(key)
+  if (known) return known
+  const made = measureLevel(game, level.params)
+  measures.set(key, made)
+  return made
 }
+
+export const levelProfile = (gameId: string, levelId: string): ProfileStep[] =>
+  levelMeasure(gameId, levelId).steps
 
 /** Expected success of each child at each level of a game; shape [child][level]. */
 export function successAt(
@@ -73,12 +83,3 @@ export const analysisOf = (input: FiguresInput): Analysis => kept(analyses, inpu
 /** Advice for a game, found by trying each change: some seconds for the largest boards. */
 export const adviceFor = (input: FiguresInput): Advice[] =>
   kept(advices, input, (parsed) => advise(parsed, analysisOf(input)))
-
-/** Works the profiles of the catalogue out ahead of the first visitor, a level at a time. */
-export async function warmProfiles() {
-  for (const game of games)
-    for (const { id } of game.levels) {
-      levelProfile(game.id, id)
-      await new Promise((resolve) => setImmediate(resolve))
-    }
-}

@@ -1,21 +1,35 @@
 import { z } from 'zod'
 import { splitIntoSets } from '@/core/games/sets'
-import { gameIdSchema, gameOf, games } from '@/core/games'
+import type { Analysis } from '@/core/analysis/analyse'
+import type { LevelMeasure } from '@/core/analysis/level-measure'
+import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
+import { strandIds } from '@/core/skills'
 import { inBand, fitCost } from '@/core/grouping/fit-cost'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { groupingOf } from '@/data/queries/groupings'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
-import { analysisOf, successAt, type FiguresInput } from './figures'
+import { analysisOf, levelMeasure, successAt, type FiguresInput } from './figures'
 import { readingClass } from './use-case'
 
 const gamesFilterSchema = classIdSchema.extend({
   /** Position of a group; null: any children. */
   group: z.number().int().min(0).nullable().default(null),
   slotMinutes: z.number().int().min(3).max(60).default(12),
-  needs: z.enum(['any', 'no-dice']).default('any'),
+  needs: z.enum(['any', 'no-dice', 'no-print']).default('any'),
+  /** What is practised most. */
+  strand: z.enum(strandIds).nullable().default(null),
+  /** The largest number that may be met. */
+  to: z.number().int().min(5).max(1000).nullable().default(null),
+  /** Children who play together; null: any number. */
+  players: z.number().int().min(1).max(34).nullable().default(null),
+  adult: z.enum(['any', 'none']).default('any'),
+  /** The loudest that is welcome. */
+  noise: z.number().int().min(0).max(3).default(3),
 })
+
+export type GamesFilter = Omit<z.output<typeof gamesFilterSchema>, 'classId'>
 
 export interface GameRow {
   id: string
@@ -25,24 +39,41 @@ export interface GameRow {
   levelId: string
   players: { min: number; max: number }
   setOf: number
-  minutes: { p10: number; p50: number; p90: number; finishInSlot: number } | null
+  minutes: { p10: number; p50: number; p90: number; finishInSlot: number; method: Analysis['method'] } | null
+  /** The largest number met. */
+  to: number
   needs: string[]
-  noise: number
   /** Children of the group inside their zone at the level; null where no group is chosen. */
   fitting: { of: number; inZone: number } | null
   fits: boolean
+  /** Tried and quick to lay out: what a new user sees first. */
+  starter: boolean
 }
+
+/** Eight to begin with: short, little to prepare, every strand of the first years. */
+const starters = [
+  'landfall',
+  'tower-bay',
+  'the-gap',
+  'frame-up',
+  'tens-catch',
+  'bigger-haul',
+  'perch',
+  'two-halves',
+]
 
 const likelyEnough = 0.8
 
-/** The level of a game that costs these children least, the easiest where there are none. */
-function bestLevel(gameId: string, children: readonly Child[]) {
+/** The level, of those allowed, that costs these children least; the easiest where there are none. */
+function bestLevel(gameId: string, children: readonly Child[], allowed: readonly number[]) {
   const success = successAt(
     gameId,
     children.map(({ rightAlone }) => rightAlone),
   )
   const costs = gameOf(gameId).levels.map((_, level) =>
-    success.reduce((sum, row) => sum + fitCost(row[level], fittingBand), 0),
+    allowed.length > 0 && !allowed.includes(level)
+      ? Infinity
+      : success.reduce((sum, row) => sum + fitCost(row[level], fittingBand), 0),
   )
   const level = costs.indexOf(Math.min(...costs))
   return { level, inZone: success.filter((row) => inBand(row[level], fittingBand)).length }
@@ -57,18 +88,19 @@ async function groupsWithChildren(scope: ClassScope) {
   return { children, groups }
 }
 
-/** Every game, measured for a group and a slot. */
-export const gamesPage = readingClass(gamesFilterSchema, async (scope, { group, slotMinutes, needs }) => {
+/** Every game, measured for a group and a slot, at the level that fits and that the filter allows. */
+export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId: _classId, ...filter }) => {
   const { groups } = await groupsWithChildren(scope)
-  const chosen = group === null ? null : (groups[group] ?? null)
+  const chosen = filter.group === null ? null : (groups[filter.group] ?? null)
   const rows = games.map((game): GameRow => {
-    const { level, inZone } = bestLevel(game.id, chosen?.children ?? [])
+    const allowed = game.levels.flatMap(({ id }, index) =>
+      suits(levelMeasure(game.id, id), filter) ? [index] : [],
+    )
+    const { level, inZone } = bestLevel(game.id, chosen?.children ?? [], allowed)
     const { id: levelId, title, params } = game.levels[level]
-    const sets = chosen ? splitIntoSets(chosen.children.length, game.players) : [game.players.typical]
-    const setOf = Math.max(1, ...sets)
-    const { minutes } = analysisOf({ game: game.id, level: levelId, players: setOf, slotMinutes })
+    const { players: setOf, to, method, minutes } = levelMeasure(game.id, levelId)
+    const finishInSlot = minutes?.within[filter.slotMinutes] ?? 1
     const items = game.materials(params).map(({ item }) => item)
-    const rightNeeds = needs === 'any' || !items.includes('die')
     return {
       id: game.id,
       title: game.title,
@@ -77,36 +109,53 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { group, 
       levelId,
       players: game.players,
       setOf,
-      minutes: minutes && {
-        p10: minutes.p10,
-        p50: minutes.p50,
-        p90: minutes.p90,
-        finishInSlot: minutes.finishInSlot,
-      },
+      minutes: minutes && { p10: minutes.p10, p50: minutes.p50, p90: minutes.p90, finishInSlot, method },
+      to,
       needs: items,
-      noise: game.room.noise,
       fitting: chosen && { of: chosen.children.length, inZone },
       fits:
-        rightNeeds &&
-        (minutes === null || minutes.finishInSlot >= likelyEnough) &&
+        allowed.length > 0 &&
+        suitsRoom(game, items, filter) &&
+        finishInSlot >= likelyEnough &&
         (chosen === null || inZone * 2 >= chosen.children.length),
+      starter: starters.includes(game.id),
     }
   })
   return {
     rows,
     groups: groups.map(({ pennant }) => pennant),
-    group: chosen ? group : null,
-    slotMinutes,
-    needs,
+    filter: { ...filter, group: chosen ? filter.group : null },
   }
 })
+
+/** Whether a level practises what is asked for, within the range. */
+function suits({ steps, to }: LevelMeasure, { strand, to: most }: GamesFilter): boolean {
+  const share = steps.filter((step) => step.strand === strand).reduce((sum, step) => sum + step.share, 0)
+  return (strand === null || share >= worthPractising) && (most === null || to <= most)
+}
+
+/** From this share of its items on a level counts as practising a strand. */
+const worthPractising = 0.25
+
+/** Whether a game suits the room: what has to be found, who plays, who is near, how loud it gets. */
+function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter: GamesFilter): boolean {
+  if (filter.needs === 'no-dice' && items.some((item) => /\bdie\b/.test(item))) return false
+  if (
+    filter.needs === 'no-print' &&
+    items.some((item) => /sheet|board|card|track|strip|grid|mat\b|path/.test(item))
+  )
+    return false
+  if (filter.players !== null && (filter.players < players.min || filter.players > players.max)) return false
+  if (filter.adult === 'none' && room.adult) return false
+  return room.noise <= filter.noise
+}
 
 const gamePageSchema = classIdSchema.extend({
   gameId: gameIdSchema,
   levelId: z.string().optional(),
   /** Rules changed by hand or by advice; null: those of the level. */
   params: z.unknown().optional(),
-  players: z.number().int().min(1).max(8).optional(),
+  players: z.number().int().min(1).max(34).optional(),
   slotMinutes: z.number().int().min(3).max(60).default(12),
 })
 
@@ -134,7 +183,7 @@ export const gamePage = readingClass(
     const level = game.levels.find(({ id }) => id === levelId) ?? game.levels[mostCommon(best)]
     const changed = params === undefined ? null : game.params.safeParse(params)
     const rules = changed?.success ? changed.data : level.params
-    const setOf = Math.min(game.players.max, players ?? game.players.typical)
+    const setOf = Math.min(game.players.max, Math.max(game.players.min, players ?? game.players.typical))
     const input: FiguresInput = changed?.success
       ? { game: gameId, params: rules, players: setOf, slotMinutes }
       : { game: gameId, level: level.id, players: setOf, slotMinutes }

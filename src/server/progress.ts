@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { suggest, type Suggestion } from '@/core/evidence/moving-up'
 import { gameOf } from '@/core/games'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
-import { strandIds, strands, type StrandId } from '@/core/skills'
+import { strandIds, type StrandId } from '@/core/skills'
 import { bandsOf, observationsOf, seenInClass, type BandPoint, type SeenRow } from '@/data/queries/evidence'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { childrenOf, type Child } from './children'
@@ -95,6 +95,8 @@ export interface ProgressPage {
   strand: StrandId
   suggestions: ChildSuggestion[]
   children: { id: string; name: string; workingStep: number | null; band: DrawnPoint[] }[]
+  /** Strands on which any child was placed or seen. */
+  followed: StrandId[]
   hasGroups: boolean
   today: Day
 }
@@ -118,6 +120,7 @@ export const progressPage = readingClass(progressSchema, async (scope, input): P
       workingStep: estimates[strand].workingStep,
       band: toDraw(bands.filter(({ pupilId }) => pupilId === id)),
     })),
+    followed: strandIds.filter((id) => children.some(({ followed }) => followed.includes(id))),
     hasGroups: grouping !== null,
     today,
   }
@@ -150,7 +153,7 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
             level: gameOf(grouping.gameId).levels.find(({ id }) => id === group.levelId)?.title ?? '',
           }
         : null,
-    strands: strands.map(({ id }) => ({
+    strands: child.followed.map((id) => ({
       strand: id,
       estimate: child.estimates[id],
       band: toDraw(bands.filter(({ strand }) => strand === id)),

@@ -1,7 +1,6 @@
 import { openServerDatabase } from '@/data/connection'
 import { FolderInUse } from '@/data/pglite/lock'
 import { ensureAdult } from '@/data/queries/classes'
-import { warmProfiles } from './figures'
 import { theTeacher } from './viewer'
 
 /** Opens the database, or ends the process with a message where another process holds the folder. */
@@ -14,5 +13,4 @@ export async function startDatabase() {
     console.error(error.message)
     process.exit(3)
   }
-  setTimeout(() => void warmProfiles(), 200)
 }

@@ -63,7 +63,8 @@ export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: nu
   }
 }
 
-function shorter(before: number, after: number): string {
+function shorter(before: number | null, after: number | null): string {
+  if (before === null || after === null) return ''
   return few(before) === few(after)
     ? 'The game stays as long.'
     : `${few(after)} goes instead of ${few(before)}.`
@@ -78,9 +79,13 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
     'let-passing-count': 'Let passing the goal count',
     'bounce-back': 'Bounce back from the goal',
     'one-die-near-goal': 'One die near the goal',
-    'fewer-spaces': `Stop at ${lower(amount ?? 0)} towers`,
-    'use-neighbour': 'Taken? Build next door',
-    'fewer-cards': `Turn ${amount} cards`,
+    'fewer-spaces': `Make it ${amount} spaces`,
+    'use-neighbour': 'Taken? Use the one next door',
+    'fewer-cards': `Use ${amount} cards`,
+    'fewer-rounds': amount === undefined ? 'Make it shorter' : `Stop after ${amount}`,
+    'fewer-tokens': `Play with ${amount} each`,
+    'shorter-track': `A shorter way: ${amount}`,
+    'another-device': 'Change what decides the go',
     'smaller-sets': `Play in sets of ${lower(amount ?? 0)}`,
   }[change]
   const found =

@@ -7,7 +7,8 @@ import { simulate } from '@/core/analysis/simulate'
 export interface Simulated {
   games: number
   seed: number
-  goes: { mean: number; halfWidth: number }
+  /** Null where the time ends the game. */
+  goes: { mean: number; halfWidth: number } | null
   deadShare: { value: number; halfWidth: number }
   finishInSlot: { value: number; halfWidth: number } | null
 }
@@ -24,11 +25,12 @@ const worker = {
     }
     const play = step.value
     const minutes = minutesOf(play, parsed.slotMinutes)
-    const { halfWidth } = play.sample!
+    const { games, halfWidth } = play.sample!
+    const goes = goesOf(play)
     return {
-      games: parsed.games,
+      games,
       seed: parsed.seed,
-      goes: { mean: goesOf(play).mean, halfWidth: halfWidth.goes },
+      goes: goes && { mean: goes.mean, halfWidth: halfWidth.goes },
       deadShare: { value: deadShareOf(play), halfWidth: halfWidth.deadShare },
       finishInSlot: minutes && { value: minutes.finishInSlot, halfWidth: minutes.finishHalfWidth ?? 0 },
     }

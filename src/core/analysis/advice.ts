@@ -7,7 +7,8 @@ interface Effect {
   finishInSlot: number | null
   deadShare: number
   waitingShare: number
-  goes: number
+  /** Null where the time ends the game. */
+  goes: number | null
 }
 
 /** A change worth making, with what was found by trying it. The interface words it. */
@@ -78,7 +79,7 @@ function effectOf({ set, minutes, practice }: Analysis): Effect | null {
     finishInSlot: minutes?.finishInSlot ?? null,
     deadShare: set.deadShare,
     waitingShare: practice.waitingShare,
-    goes: set.goes.mean,
+    goes: set.goes?.mean ?? null,
   }
 }
 

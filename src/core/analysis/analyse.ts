@@ -3,8 +3,6 @@ import { gameIdSchema, gameOf, type AnyGame } from '../games'
 import { playExactly, solve } from './exact'
 import {
   deadShareOf,
-  expectedDeadGoes,
-  expectedGoes,
   goesOf,
   minutesOf,
   practiceOf,
@@ -15,17 +13,22 @@ import {
 import { paceSchema } from './pace'
 import type { Play, Sample } from './play'
 import { simulateAll, type Simulation } from './simulate'
+import type { Distribution } from '../chance/distribution'
+
+/** Games simulated where none are asked for, unless the intervals are narrow before. */
+const MOST_GAMES = 20_000
 
 export const analyseInputSchema = z
   .object({
     game: gameIdSchema,
     params: z.unknown().optional(),
     level: z.string().optional(),
-    players: z.number().int().min(1).max(8).optional(),
+    players: z.number().int().min(1).max(40).optional(),
     slotMinutes: z.number().min(1).max(120).default(10),
     method: z.enum(['auto', 'exact', 'simulate']).default('auto'),
     choice: z.enum(['planner', 'novice']).default('planner'),
-    games: z.number().int().min(1).max(1_000_000).default(20_000),
+    /** Left out: until the intervals are narrow, 20 000 at most. */
+    games: z.number().int().min(1).max(1_000_000).optional(),
     seed: z.number().int().default(1),
     pace: paceSchema.prefault({}),
   })
@@ -73,18 +76,28 @@ export interface Analysis {
   /** Simulated games; null where exact. */
   games: number | null
   sample: Sample | null
+  /** One player alone; null where the game needs another, or the time ends it. */
   solo: { goes: number | null; deadGoes: number | null } | null
-  set: { goes: Spread; distribution: Float64Array; deadShare: number; firstPlayerWins: number | null } | null
+  set: {
+    /** Null where the time ends the game. */
+    goes: Spread | null
+    distribution: Distribution | null
+    deadShare: number
+    firstPlayerWins: number | null
+  } | null
   minutes: Minutes | null
   practice: Practice | null
-  /** Set where there are no figures: the end can't be reached. */
-  reason?: 'never-ends'
+  /** Figures that only this game has. */
+  own: Record<string, unknown>
+  /** Why figures are missing: the end can't be reached, or the time is what ends the game. */
+  reason?: 'never-ends' | 'time-boxed'
 }
 
 /** The plan by which the games of an input are simulated. */
 export function simulationOf(input: AnalyseInput, players = input.players): Simulation {
   const { game, params, choice, pace, games, seed } = input
-  return { game, params, players, choice, pace, games, seed }
+  const plan = { game, params, players, choice, pace, seed }
+  return { ...plan, games: games ?? MOST_GAMES, untilPrecise: games === undefined }
 }
 
 /**
@@ -92,41 +105,61 @@ export function simulationOf(input: AnalyseInput, players = input.players): Simu
  * @throws {NoExactAnalysis} if `method` is `exact` and the game is too large for it
  */
 export function analyse(input: AnalyseInput): Analysis {
-  // Simulating a game with no end would take for ever: whether it ends is always asked of the chain.
-  const solved = solve(input.game, input.params, input.choice, input.pace)
+  const { game, params, players, choice, pace, method } = input
+  // Simulating a game with no end would take for ever: where there is a chain, it is asked.
+  const solved = solve(game, params, players, choice, pace)
   if (solved === 'never-ends') return endless(input)
-  if (solved === 'too-many-states' && input.method === 'exact') throw new NoExactAnalysis()
-  if (solved === 'too-many-states' || input.method === 'simulate') return simulated(input)
-  return compose(input, playExactly(solved, input.players, true), playExactly(solved, 1, false))
+  if (solved === 'too-many-states' && method === 'exact') throw new NoExactAnalysis()
+  if (solved === 'too-many-states' || method === 'simulate') return simulated(input)
+  const set = playExactly(solved, players, true)
+  const dependent = players > 1 && (game.interaction === 'contest' || game.goes === 'call')
+  return compose(input, set, dependent ? soloOf(input) : set.alone)
 }
 
 function simulated(input: AnalyseInput): Analysis {
   const set = simulateAll(simulationOf(input))
-  return compose(input, set, input.players === 1 ? set : simulateAll(simulationOf(input, 1)))
+  if (set.sample!.unended === set.sample!.games) return endless(input)
+  return compose(input, set, input.players === 1 ? aloneIn(set) : soloOf(input))
 }
 
+/** One player alone, or null where the game needs another. */
+function soloOf(input: AnalyseInput): Play['alone'] {
+  const { game, params, choice, pace } = input
+  if (game.players.min > 1) return null
+  const solved = solve(game, params, 1, choice, pace)
+  if (typeof solved !== 'string' && input.method !== 'simulate') return playExactly(solved, 1, false).alone
+  return aloneIn(simulateAll(simulationOf(input, 1)))
+}
+
+const aloneIn = ({ expected: { goes, dead } }: Play) => ({ goes, dead })
+
 /** Sums up what is known of a set and of one child alone. */
-function compose(input: AnalyseInput, set: Play, solo: Play): Analysis {
-  const tooFew = input.players < input.game.players.min
+function compose(input: AnalyseInput, set: Play, solo: Play['alone']): Analysis {
+  const { game, players, params, slotMinutes } = input
+  const tooFew = players < game.players.min
+  const timeBoxed = set.goes === null
+  const long = timeBoxed || set.seconds ? set : simulateAll(simulationOf(input))
   return {
     method: set.sample ? 'simulated' : 'exact',
     games: set.sample?.games ?? null,
     sample: set.sample,
-    solo: { goes: expectedGoes(solo), deadGoes: expectedDeadGoes(solo) },
+    solo: timeBoxed || !solo ? null : { goes: solo.goes, deadGoes: solo.dead },
     set: tooFew
       ? null
       : {
           goes: goesOf(set),
-          distribution: set.goes.mass,
+          distribution: set.goes,
           deadShare: deadShareOf(set),
           firstPlayerWins: set.firstWins,
         },
-    minutes: minutesOf(set.seconds ? set : simulateAll(simulationOf(input)), input.slotMinutes),
-    practice: practiceOf(set, input.players),
+    minutes: minutesOf(long, slotMinutes),
+    practice: practiceOf(set, players),
+    own: game.figures?.(params, players) ?? {},
+    ...(timeBoxed ? { reason: 'time-boxed' as const } : {}),
   }
 }
 
-function endless({ method }: AnalyseInput): Analysis {
+function endless({ method, game, params, players }: AnalyseInput): Analysis {
   return {
     method: method === 'simulate' ? 'simulated' : 'exact',
     games: null,
@@ -135,6 +168,7 @@ function endless({ method }: AnalyseInput): Analysis {
     set: null,
     minutes: null,
     practice: null,
+    own: game.figures?.(params, players) ?? {},
     reason: 'never-ends',
   }
 }

@@ -1,6 +1,7 @@
-import { cumulative, mean, percentile } from '../chance/distribution'
-import { itemKey, placeOf, type PracticeItem, type StepPlace } from '../skills'
-import type { Play } from './play'
+import { cumulative, mean, percentile, type Distribution } from '../chance/distribution'
+import { largestNumber, placeOf, type PracticeItem, type StepPlace } from '../skills'
+import type { CountedItem, Play } from './play'
+import { shareHalfWidth } from './simulate'
 
 export interface Spread {
   mean: number
@@ -15,7 +16,7 @@ export interface Minutes extends Spread {
   /** Half-width of the 95 % interval of `finishInSlot`; null where exact. */
   finishHalfWidth: number | null
   /** P(the game lasts i seconds). */
-  seconds: Float64Array
+  seconds: Distribution
   /** Completed games to expect in the slot, one after the other. */
   gamesPerSlot: number
 }
@@ -25,29 +26,24 @@ export interface Practice {
   waitingShare: number
   items: { key: string; item: PracticeItem; share: number; perGame: number }[]
   steps: (StepPlace & { share: number })[]
+  /** The largest number met. */
+  to: number
 }
 
-export const goesOf = ({ goes }: Play): Spread => ({
-  mean: mean(goes),
-  p10: percentile(goes, 0.1),
-  p50: percentile(goes, 0.5),
-  p90: percentile(goes, 0.9),
-})
-
-/** Σ over kinds of go of the expected number times `weight`. */
-function expected(
-  { outcomes }: Play,
-  weight: (outcome: Play['outcomes'][number]['outcome']) => number,
-): number {
-  return outcomes.reduce((sum, { outcome, expected: times }) => sum + times * weight(outcome), 0)
+/** Goes of the set's game; null where the time ends it. */
+export function goesOf({ goes }: Play): Spread | null {
+  return (
+    goes && {
+      mean: mean(goes),
+      p10: percentile(goes, 0.1),
+      p50: percentile(goes, 0.5),
+      p90: percentile(goes, 0.9),
+    }
+  )
 }
-
-export const expectedDeadGoes = (play: Play) => expected(play, ({ dead }) => (dead ? 1 : 0))
-export const expectedGoes = (play: Play) => expected(play, () => 1)
-const expectedSeconds = (play: Play) => expected(play, ({ seconds }) => seconds)
 
 /** E[dead goes] ÷ E[goes]. */
-export const deadShareOf = (play: Play) => expectedDeadGoes(play) / expectedGoes(play)
+export const deadShareOf = ({ expected }: Play) => expected.dead / expected.goes
 
 /** Minutes of a game; null where the law of its seconds is not in `play`. */
 export function minutesOf(play: Play, slotMinutes: number): Minutes | null {
@@ -56,21 +52,19 @@ export function minutesOf(play: Play, slotMinutes: number): Minutes | null {
   const finish = cumulative(play.seconds, slot)
   return {
     method: play.sample ? 'simulated' : 'exact',
-    mean: expectedSeconds(play) / 60,
+    mean: play.expected.seconds / 60,
     p10: percentile(play.seconds, 0.1) / 60,
     p50: percentile(play.seconds, 0.5) / 60,
     p90: percentile(play.seconds, 0.9) / 60,
     finishInSlot: finish,
-    finishHalfWidth: play.sample
-      ? 1.959963984540054 * Math.sqrt((finish * (1 - finish)) / play.sample.games)
-      : null,
-    seconds: play.seconds.mass,
-    gamesPerSlot: renewals(play.seconds.mass, play.seconds.from, slot),
+    finishHalfWidth: play.sample ? shareHalfWidth(finish, play.sample.games) : null,
+    seconds: play.seconds,
+    gamesPerSlot: renewals(play.seconds, slot),
   }
 }
 
 /** Expected number of completed games in `slot` seconds, played one after another (renewal equation). */
-function renewals(mass: Float64Array, from: number, slot: number): number {
+function renewals({ mass, from }: Distribution, slot: number): number {
   const games = new Float64Array(slot + 1)
   for (let s = 1; s <= slot; s++) {
     let sum = 0
@@ -81,35 +75,33 @@ function renewals(mass: Float64Array, from: number, slot: number): number {
   return games[slot]
 }
 
-/** What one of `players` children practises, and how long that child waits. */
-export function practiceOf(play: Play, players: number): Practice {
-  const seconds = expectedSeconds(play)
-  const counts = new Map<string, { item: PracticeItem; count: number }>()
-  for (const { outcome, expected: times } of play.outcomes)
-    for (const item of outcome.items) {
-      const known = counts.get(itemKey(item))
-      if (known) known.count += times
-      else counts.set(itemKey(item), { item, count: times })
-    }
-  const items = [...counts].map(([key, value]) => ({ key, ...value })).filter(({ count }) => count > 0)
-  const total = items.reduce((sum, { count }) => sum + count, 0)
+/** What one of `players` children practises, and how long that child waits; null where nothing is answered. */
+export function practiceOf({ expected, items }: Play, players: number): Practice | null {
+  const counted = items.filter(({ count }) => count > 0)
+  const total = counted.reduce((sum, { count }) => sum + count, 0)
+  if (total === 0) return null
+  return {
+    itemsPerChildPer10Min: (total / players / expected.seconds) * 600,
+    waitingShare: 1 - expected.active / players / expected.seconds,
+    items: counted
+      .map(({ key, item, count }) => ({ key, item, share: count / total, perGame: count }))
+      .sort((a, b) => b.share - a.share || (a.key < b.key ? -1 : 1)),
+    steps: stepsOf(counted, total),
+    to: Math.max(...counted.map(({ item }) => largestNumber(item))),
+  }
+}
+
+/** Share of each skill step, by strand and step. */
+function stepsOf(items: readonly CountedItem[], total: number): Practice['steps'] {
   const steps = new Map<string, StepPlace & { share: number }>()
   for (const { item, count } of items) {
     const place = placeOf(item)
     const key = `${place.strand} ${place.step}`
-    const share = count / total
     const known = steps.get(key)
-    if (known) known.share += share
-    else steps.set(key, { ...place, share })
+    if (known) known.share += count / total
+    else steps.set(key, { ...place, share: count / total })
   }
-  return {
-    itemsPerChildPer10Min: (total / players / seconds) * 600,
-    waitingShare: 1 - expected(play, ({ active }) => active) / players / seconds,
-    items: items
-      .map(({ key, item, count }) => ({ key, item, share: count / total, perGame: count }))
-      .sort((a, b) => b.share - a.share || (a.key < b.key ? -1 : 1)),
-    steps: [...steps.values()].sort((a, b) =>
-      a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : a.step - b.step,
-    ),
-  }
+  return [...steps.values()].sort((a, b) =>
+    a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : a.step - b.step,
+  )
 }

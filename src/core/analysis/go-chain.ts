@@ -3,13 +3,10 @@ import { enumerate } from '../chance/enumerate'
 import type { AnyGame, Choice, GameEvent, GameState } from '../games'
 import { playGo } from '../games'
 import { itemKey, type PracticeItem } from '../skills'
-import { goTime, type Pace } from './pace'
+import { GoClock, type GoTime, type Pace } from './pace'
 
 /** What a go amounts to, apart from where it leads. */
-export interface GoOutcome {
-  dead: boolean
-  seconds: number
-  active: number
+export interface GoOutcome extends GoTime {
   items: readonly PracticeItem[]
 }
 
@@ -19,43 +16,38 @@ export interface GoChain extends Chain {
   outcomes: readonly GoOutcome[]
 }
 
-/** A dead go: the player moved, covered or took nothing. A zero card is one, though its sum is said. */
-export function outcomeOf(events: readonly GameEvent[], pace: Pace): GoOutcome {
-  const acts = events.some(
-    ({ kind, ...event }) =>
-      kind === 'moved' ||
-      kind === 'built' ||
-      (kind === 'answered' && 'item' in event && event.item.op === 'missing'),
-  )
-  return {
-    dead: !acts,
-    ...goTime(events, pace),
-    items: events.flatMap((event) => (event.kind === 'answered' ? [event.item] : [])),
-  }
-}
+/** More ways for one go to turn out than this are simulated instead. */
+const MOST_BRANCHES = 50_000
 
-/** Every way one go can turn out from `state`. */
+/** Every way one go can turn out from `state`; null if there are too many to go through. */
 export function goBranches(game: AnyGame, state: GameState, choice: Choice, pace: Pace) {
+  const clock = new GoClock(pace, game.goes, state.players)
   return enumerate((chance) => {
-    const events: GameEvent[] = []
-    const next = playGo(game, state, choice, chance, (event) => events.push(event))
-    return { next, outcome: outcomeOf(events, pace) }
-  })
+    const items: PracticeItem[] = []
+    const next = playGo(game, state, choice, chance, (event: GameEvent) => {
+      clock.hear(event)
+      if (event.kind === 'answered') items.push(event.item)
+    })
+    return { next, outcome: { ...clock.read(), items } }
+  }, MOST_BRANCHES)
 }
 
 /**
- * Explores a game played by one child (or by a set on one shared board) from its set-up.
- * @returns the chain, or null if it has more than `limit` states.
+ * Explores a game from its set-up.
+ * @returns the chain, or null if it has more than `limit` states or a go with too many ways to turn out.
  */
 export function buildGoChain(
   game: AnyGame,
   params: unknown,
+  players: number,
   choice: Choice,
   pace: Pace,
-  limit = 30_000,
+  limit = 20_000,
 ): GoChain | null {
-  const first = game.setup(params, 1)
-  const index = new Map([[game.key(first), 0]])
+  const key = game.key
+  if (!key) return null
+  const first = game.setup(params, players) as GameState
+  const index = new Map([[key(first), 0]])
   const states: GameState[] = [first]
   const outcomes: GoOutcome[] = []
   const outcomeIndex = new Map<string, number>()
@@ -63,15 +55,17 @@ export function buildGoChain(
   const rows = { probability: [] as number[], next: [] as number[], outcome: [] as number[] }
 
   for (let at = 0; at < states.length; at++) {
+    const branches = goBranches(game, states[at], choice, pace)
+    if (!branches) return null
     const merged = new Map<string, { probability: number; next: number; outcome: number }>()
-    for (const { probability, result } of goBranches(game, states[at], choice, pace)) {
-      const next = result.next.ended ? -1 : place(game.key(result.next), result.next)
+    for (const { probability, result } of branches) {
+      const next = result.next.ended ? -1 : place(key(result.next), result.next)
       if (states.length > limit) return null
       const outcome = known(result.outcome)
-      const key = `${next}:${outcome}`
-      const same = merged.get(key)
+      const both = `${next}:${outcome}`
+      const same = merged.get(both)
       if (same) same.probability += probability
-      else merged.set(key, { probability, next, outcome })
+      else merged.set(both, { probability, next, outcome })
     }
     for (const branch of merged.values()) {
       rows.probability.push(branch.probability)
@@ -93,19 +87,19 @@ export function buildGoChain(
     outcomes,
   }
 
-  function place(key: string, state: GameState): number {
-    const found = index.get(key)
+  function place(of: string, state: GameState): number {
+    const found = index.get(of)
     if (found !== undefined) return found
-    index.set(key, states.length)
+    index.set(of, states.length)
     states.push(state)
     return states.length - 1
   }
 
   function known(outcome: GoOutcome): number {
-    const key = `${outcome.dead}:${outcome.seconds}:${outcome.active}:${outcome.items.map(itemKey).join(' ')}`
-    const found = outcomeIndex.get(key)
+    const of = `${outcome.dead}:${outcome.seconds}:${outcome.active}:${outcome.items.map(itemKey).join(' ')}`
+    const found = outcomeIndex.get(of)
     if (found !== undefined) return found
-    outcomeIndex.set(key, outcomes.length)
+    outcomeIndex.set(of, outcomes.length)
     outcomes.push(outcome)
     return outcomes.length - 1
   }

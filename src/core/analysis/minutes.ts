@@ -30,7 +30,7 @@ function oneBoard(
     ends[second] ??= 0
     for (let state = 0; state < states; state++) {
       const mass = now[state]
-      if (mass < 1e-18) continue
+      if (mass < 1e-16) continue
       work += start[state + 1] - start[state]
       for (let branch = start[state]; branch < start[state + 1]; branch++) {
         const at = second + seconds[branch]
@@ -120,8 +120,8 @@ class Sum {
   trimmed(): Distribution {
     let low = 0
     let high = this.mass.length
-    while (high > 0 && this.mass[high - 1] < 1e-17) high--
-    while (low < high && this.mass[low] < 1e-17) low++
+    while (high > 0 && this.mass[high - 1] < 1e-15) high--
+    while (low < high && this.mass[low] < 1e-15) low++
     return { from: this.from + low, mass: this.mass.slice(low, high) }
   }
 }

@@ -1,13 +1,15 @@
-import { seededChance } from '../chance/chance'
+import { seededChance, type Chance } from '../chance/chance'
+import { summed, type Distribution } from '../chance/distribution'
 import type { AnyGame, Choice, GameEvent, GameState } from '../games'
 import { playGo } from '../games'
-import { itemKey } from '../skills'
-import { outcomeOf, type GoOutcome } from './go-chain'
-import type { Pace } from './pace'
+import { countItems } from './items'
+import { GoClock, type Pace } from './pace'
 import type { Play } from './play'
 
 /** A game not over after this many goes is given up and counted as unended. */
-const LONGEST = 20_000
+const LONGEST = 5_000
+/** As many games in a row without an end: then none is expected. */
+const HOPELESS = 5
 
 /** 97.5 % point of the standard normal: half-widths are 1.96 standard errors. */
 const Z = 1.959963984540054
@@ -18,8 +20,23 @@ export interface Simulation {
   players: number
   choice: Choice
   pace: Pace
+  /** Games to play at the most. */
   games: number
+  /** Stop when the intervals are narrow enough: goes within 1 % of their mean, shares within 0.01. */
+  untilPrecise: boolean
   seed: number
+}
+
+/** What one game came to. */
+interface OneGame {
+  goes: number
+  /** Goes of all players together: more than `goes` where each plays on an own board. */
+  allGoes: number
+  dead: number
+  seconds: number
+  active: number
+  ended: boolean
+  winner: number | null
 }
 
 /**
@@ -27,40 +44,44 @@ export interface Simulation {
  * and be stopped; returns the figures of all games.
  */
 export function* simulate(plan: Simulation): Generator<number, Play> {
-  const { game, params, players, choice, pace, games, seed } = plan
+  const { game, params, players, games, seed, untilPrecise } = plan
   const chance = seededChance(seed)
-  const kinds = new Map<string, { outcome: GoOutcome; count: number }>()
-  const tally = new Tally(games)
-  let events: GameEvent[] = []
-  const sink = (event: GameEvent) => void events.push(event)
-  const start = game.setup(params, players) as GameState
+  const items = countItems()
+  const boards = game.goes === 'parallel' || game.interaction === 'rounds' ? players : 1
+  const start = game.setup(params, players / boards) as GameState
+  const player = new Player(plan, start.players, (event) => {
+    if (event.kind === 'answered') items.add(event.item, 1)
+  })
+  const timeBoxed = game.alike?.(params).goes === null
+  const racing = (game.interaction === 'race' || game.interaction === 'contest') && players > 1
+  const tally = new Tally(games, racing)
 
   for (let played = 0; played < games; played++) {
-    let state = start
-    const one = { goes: 0, dead: 0, seconds: 0 }
-    while (!state.ended && one.goes < LONGEST) {
-      events = []
-      state = playGo(game, state, choice, chance, sink)
-      const outcome = outcomeOf(events, pace)
-      const key = `${outcome.dead}:${outcome.seconds}:${outcome.active}:${outcome.items.map(itemKey).join(' ')}`
-      const kind = kinds.get(key)
-      if (kind) kind.count++
-      else kinds.set(key, { outcome, count: 1 })
-      one.goes++
-      if (outcome.dead) one.dead++
-      one.seconds += outcome.seconds
+    let one = player.play(start, chance, timeBoxed)
+    for (let board = 1; board < boards; board++)
+      one = combine(one, player.play(start, chance, timeBoxed), game.goes === 'parallel')
+    tally.add(one)
+    if (tally.games % 200 === 0) {
+      yield tally.games
+      if (untilPrecise && tally.isPrecise()) break
     }
-    tally.add(one, state.ended, (one.goes - 1) % players === 0)
-    if (played % 200 === 199) yield played + 1
+    if (tally.unended === HOPELESS && tally.games === HOPELESS) break
   }
 
-  const racing = game.interaction === 'race' && players > 1
+  const scale = 1 / tally.games
   return {
-    goes: histogram(tally.goes),
-    firstWins: racing ? tally.firstWins / games : null,
-    outcomes: [...kinds.values()].map(({ outcome, count }) => ({ outcome, expected: count / games })),
-    seconds: histogram(tally.seconds),
-    sample: { games, seed, unended: tally.unended, halfWidth: tally.halfWidths() },
+    goes: timeBoxed ? null : histogram(tally.goes.subarray(0, tally.games)),
+    firstWins: racing ? tally.firstWins * scale : null,
+    expected: {
+      goes: tally.allGoes * scale,
+      dead: summed(tally.dead) * scale,
+      seconds: summed(tally.seconds) * scale,
+      active: tally.active * scale,
+    },
+    alone: null,
+    items: items.list(scale),
+    seconds: timeBoxed ? null : histogram(tally.seconds.subarray(0, tally.games)),
+    sample: { games: tally.games, seed, unended: tally.unended, halfWidth: tally.halfWidths() },
   }
 }
 
@@ -73,57 +94,133 @@ export function simulateAll(plan: Simulation): Play {
   }
 }
 
+/** Plays games one after another with a clock running. */
+class Player {
+  private readonly clock: GoClock
+  private readonly sink: (event: GameEvent) => void
+
+  constructor(
+    private readonly plan: Simulation,
+    players: number,
+    listen: (event: GameEvent) => void,
+  ) {
+    const clock = new GoClock(plan.pace, plan.game.goes, players)
+    this.clock = clock
+    this.sink = (event) => {
+      clock.hear(event)
+      listen(event)
+    }
+  }
+
+  /** One game from `start`; one go of it where the time ends the game. */
+  play(start: GameState, chance: Chance, oneGo: boolean): OneGame {
+    const { game, choice } = this.plan
+    const one = { goes: 0, dead: 0, seconds: 0, active: 0 }
+    let state = start
+    let last = 0
+    do {
+      last = state.turn
+      state = playGo(game, state, choice, chance, this.sink) as GameState
+      const { seconds, active, dead } = this.clock.read()
+      one.goes++
+      if (dead) one.dead++
+      one.seconds += seconds
+      one.active += active
+    } while (!state.ended && !oneGo && one.goes < LONGEST)
+    const winner = state.winner === undefined ? last : state.winner
+    return { ...one, allGoes: one.goes, ended: state.ended || oneGo, winner }
+  }
+}
+
+/** Two boards or rounds of one set: side by side until the slower is through, or one after the other. */
+function combine(a: OneGame, b: OneGame, sideBySide: boolean): OneGame {
+  return {
+    goes: sideBySide ? Math.max(a.goes, b.goes) : a.goes + b.goes,
+    allGoes: a.allGoes + b.allGoes,
+    dead: a.dead + b.dead,
+    seconds: sideBySide ? Math.max(a.seconds, b.seconds) : a.seconds + b.seconds,
+    active: a.active + b.active,
+    ended: a.ended && b.ended,
+    winner: null,
+  }
+}
+
 class Tally {
-  goes: Float64Array
-  dead: Float64Array
-  seconds: Float64Array
+  readonly goes: Float64Array
+  readonly all: Float64Array
+  readonly dead: Float64Array
+  readonly seconds: Float64Array
+  allGoes = 0
+  active = 0
   firstWins = 0
   unended = 0
-  private games = 0
+  games = 0
 
-  constructor(size: number) {
+  constructor(
+    size: number,
+    private readonly racing: boolean,
+  ) {
     this.goes = new Float64Array(size)
+    this.all = new Float64Array(size)
     this.dead = new Float64Array(size)
     this.seconds = new Float64Array(size)
   }
 
-  add(game: { goes: number; dead: number; seconds: number }, ended: boolean, first: boolean) {
+  add(game: OneGame) {
     this.goes[this.games] = game.goes
+    this.all[this.games] = game.allGoes
     this.dead[this.games] = game.dead
     this.seconds[this.games] = game.seconds
     this.games++
-    if (!ended) this.unended++
-    else if (first) this.firstWins++
+    this.allGoes += game.allGoes
+    this.active += game.active
+    if (!game.ended) this.unended++
+    else if (game.winner === 0) this.firstWins++
   }
 
+  /** Half-widths of 95 % intervals. */
   halfWidths() {
     const n = this.games
-    const share = sum(this.dead) / sum(this.goes)
+    const share = summed(this.dead) / this.allGoes
     // Ratio of two means: the spread of dead − share · goes (Cochran 1977, Sampling Techniques, ch. 6).
-    const residual = this.dead.map((dead, i) => dead - share * this.goes[i])
-    const first = this.firstWins / n
+    const residual = this.dead.slice(0, n).map((dead, i) => dead - share * this.all[i])
     return {
-      goes: Z * standardError(this.goes),
-      deadShare: (Z * standardError(residual)) / (sum(this.goes) / n),
-      minutes: (Z * standardError(this.seconds)) / 60,
-      firstPlayerWins: Z * Math.sqrt((first * (1 - first)) / n),
+      goes: Z * standardError(this.goes.subarray(0, n)),
+      deadShare: (Z * standardError(residual)) / (this.allGoes / n),
+      minutes: (Z * standardError(this.seconds.subarray(0, n))) / 60,
+      firstPlayerWins: shareHalfWidth(this.firstWins / n, n),
     }
+  }
+
+  isPrecise(): boolean {
+    if (this.games < 1000) return false
+    const { goes, deadShare, firstPlayerWins } = this.halfWidths()
+    const mean = summed(this.goes) / this.games
+    return goes < 0.01 * mean && deadShare < 0.01 && (!this.racing || firstPlayerWins < 0.01)
   }
 }
 
-const sum = (values: Float64Array) => values.reduce((total, value) => total + value, 0)
+/**
+ * Half-width of a 95 % interval of a share, with two successes and two failures added, so that a share
+ * of nought or one is not taken for certain (Agresti & Coull 1998, The American Statistician 52:119).
+ */
+export function shareHalfWidth(share: number, n: number): number {
+  const adjusted = (share * n + 2) / (n + 4)
+  return Z * Math.sqrt((adjusted * (1 - adjusted)) / (n + 4))
+}
 
 function standardError(values: Float64Array): number {
   const n = values.length
   if (n < 2) return Infinity
-  const mean = sum(values) / n
+  const mean = summed(values) / n
   let squares = 0
   for (const value of values) squares += (value - mean) ** 2
   return Math.sqrt(squares / (n - 1) / n)
 }
 
-function histogram(values: Float64Array) {
-  const most = values.reduce((max, value) => Math.max(max, value), 0)
+function histogram(values: Float64Array): Distribution {
+  let most = 0
+  for (const value of values) if (value > most) most = value
   const mass = new Float64Array(most + 1)
   for (const value of values) mass[value] += 1 / values.length
   return { from: 0, mass }

@@ -25,9 +25,9 @@ export interface Step {
 
 /**
  * Powers of the transient part, one step at a time, until less than `tail` is left.
- * With the tail at 1e-15 means come out to about 1e-12 (Kemeny & Snell 1960, ch. 3, gives the same by inversion).
+ * With the tail at 1e-13 means come out to about 1e-11 (Kemeny & Snell 1960, ch. 3, gives the same by inversion).
  */
-export function* evolve(chain: Chain, tail = 1e-15, limit = 200_000): Generator<Step> {
+export function* evolve(chain: Chain, tail = 1e-13, limit = 200_000): Generator<Step> {
   let before = Float64Array.from(chain.initial)
   let after = new Float64Array(chain.states)
   for (let time = 1; time <= limit; time++) {

@@ -41,3 +41,42 @@ export function convolve(a: Distribution, b: Distribution): Distribution {
   }
   return { from: a.from + b.from, mass }
 }
+
+/** The distribution of the sum of `times` independent values of one law. */
+export function sumOf(law: Distribution, times: number): Distribution {
+  let sum: Distribution = { from: 0, mass: Float64Array.of(1) }
+  // By doubling: 20 goes take 6 convolutions.
+  let power = trimmed(law)
+  for (let left = times; left > 0; left >>= 1) {
+    if (left & 1) sum = trimmed(convolve(sum, power))
+    if (left > 1) power = trimmed(convolve(power, power))
+  }
+  return sum
+}
+
+/** The distribution of the largest of `times` independent values of one law. */
+export function largestOf({ from, mass }: Distribution, times: number): Distribution {
+  const largest = new Float64Array(mass.length)
+  let below = 0
+  for (let i = 0; i < mass.length; i++) {
+    const upTo = below + mass[i]
+    largest[i] = upTo ** times - below ** times
+    below = upTo
+  }
+  return { from, mass: largest }
+}
+
+/** Without what is too little to matter at both ends. */
+export function trimmed({ from, mass }: Distribution): Distribution {
+  let low = 0
+  let high = mass.length
+  while (high > 0 && mass[high - 1] < 1e-15) high--
+  while (low < high && mass[low] < 1e-15) low++
+  return { from: from + low, mass: mass.slice(low, high) }
+}
+
+export function summed(values: Float64Array): number {
+  let sum = 0
+  for (let i = 0; i < values.length; i++) sum += values[i]
+  return sum
+}

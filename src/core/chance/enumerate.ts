@@ -12,12 +12,16 @@ export interface Branch<T> {
  * The procedure must be pure but for the chance it is handed. Because it is the same code that is
  * simulated and played, an exact analysis needs no second copy of a game's rules.
  *
- * @returns one entry a branch; probabilities sum to 1. Equal results are not merged.
+ * @returns one entry a branch; probabilities sum to 1. Equal results are not merged. Null if there
+ * are more than `limit` branches.
  */
-export function enumerate<T>(procedure: (chance: Chance) => T): Branch<T>[] {
+export function enumerate<T>(procedure: (chance: Chance) => T): Branch<T>[]
+export function enumerate<T>(procedure: (chance: Chance) => T, limit: number): Branch<T>[] | null
+export function enumerate<T>(procedure: (chance: Chance) => T, limit = Infinity): Branch<T>[] | null {
   const branches: Branch<T>[] = []
   const script: { pick: number; size: number }[] = []
   do {
+    if (branches.length >= limit) return null
     let depth = 0
     let probability = 1
     const chance: Chance = {

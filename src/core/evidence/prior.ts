@@ -13,9 +13,28 @@ const spread: Record<Sureness, number> = { about: 1, sure: 0.5, unknown: 2 }
 
 /** The step a child of a year group usually works on in the autumn. Common practice, no source. */
 const usualStep: Record<StrandId, Record<YearGroup, number>> = {
-  add: { Reception: 1, 'Year 1': 5, 'Year 2': 8, 'Year 3': 11, 'Year 4': 13 },
-  'how-many': { Reception: 1, 'Year 1': 3, 'Year 2': 4, 'Year 3': 5, 'Year 4': 5 },
-  numerals: { Reception: 1, 'Year 1': 2, 'Year 2': 3, 'Year 3': 4, 'Year 4': 5 },
+  count: byYear(1, 3, 4, 5, 6),
+  'count-back': byYear(0, 1, 2, 3, 3),
+  numerals: byYear(1, 2, 3, 4, 5),
+  'how-many': byYear(1, 3, 4, 5, 5),
+  order: byYear(0, 2, 3, 4, 6),
+  add: byYear(1, 5, 8, 11, 13),
+  place: byYear(0, 0, 2, 3, 4),
+  'skip-tens': byYear(0, 0, 1, 1, 1),
+  'skip-fives': byYear(0, 0, 0, 1, 1),
+  'skip-twos': byYear(0, 0, 0, 1, 1),
+  'skip-more': byYear(0, 0, 0, 0, 1),
+  facts: byYear(0, 0, 0, 1, 2),
+  time: byYear(0, 0, 1, 2, 2),
+  pattern: byYear(0, 1, 2, 2, 2),
+}
+
+/** Steps from Reception to Year 4. */
+function byYear(...steps: [number, number, number, number, number]): Record<YearGroup, number> {
+  return Object.fromEntries(yearGroups.map((year, index) => [year, steps[index]])) as Record<
+    YearGroup,
+    number
+  >
 }
 
 export interface Placement {

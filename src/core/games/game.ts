@@ -17,6 +17,10 @@ export interface Material {
 interface Level<P> {
   id: string
   title: string
+  /** The largest number a child meets at this level. */
+  to: number
+  /** Things, pictures of them, part of them hidden, or numerals alone: met in that order. */
+  shown: 'objects' | 'pictures' | 'hidden' | 'numerals'
   params: P
 }
 
@@ -26,10 +30,14 @@ export interface Variant<P> {
     | 'let-passing-count'
     | 'bounce-back'
     | 'one-die-near-goal'
-    | 'fewer-spaces'
     | 'use-neighbour'
+    | 'fewer-spaces'
     | 'fewer-cards'
-  /** The number in the change, where there is one: spaces, cards. */
+    | 'fewer-rounds'
+    | 'fewer-tokens'
+    | 'shorter-track'
+    | 'another-device'
+  /** The number in the change, where there is one: spaces, cards, rounds, tokens, squares. */
   amount?: number
   params: P
 }
@@ -39,51 +47,86 @@ interface Misconception {
   ask: string
 }
 
-/**
- * A game as a value. The engine half is pure: a state is plain data, `roll` and `play` return a new
- * state and send their events to the sink, if there is one.
- */
-export interface Game<P = unknown, S extends GameState = GameState, M = unknown, V = unknown> {
-  id: string
-  title: string
-  /** One sentence for a teacher who does not know the game. */
-  summary: string
-  params: z.ZodType<P>
-  levels: readonly Level<P>[]
-  players: { min: number; max: number; typical: number }
-  /** `race`: each on an own track, the first to the end wins. `shared`: one board that all fill. */
-  interaction: 'race' | 'shared'
-  /** How goes run; minutes and waiting follow from it. */
-  goes: 'alternate'
+/** The rules of a game: pure, on states of plain data. Families make this half from a few functions. */
+export interface Engine<P, S extends GameState, M, V> {
   setup(params: P, players: number): S
   /** What chance decides at the start of a go. */
   roll(state: S, chance: Chance, sink?: Sink): S
   /** What the player whose go it is may do; none: a dead go. */
   moves(state: S): readonly M[]
-  /** Carries a move out and passes the go on; `null` where there was no move. */
+  /** Carries a move out and passes the turn on; `null` where there was no move. */
   play(state: S, move: M | null, sink?: Sink): S
   /** What the player can see: no hidden cards, no random state. */
   view(state: S, player: number): V
   /** How a beginner and a thoughtful child pick among several moves. */
   choose: Record<Choice, (view: V, moves: readonly M[], chance: Chance) => M>
-  /** Equal for states that go on alike whoever's go it is: what an exact analysis lumps together. */
-  key(state: S): string
   /**
-   * Goes of a whole game, where that number is fixed and every go has the law of the first: cards
-   * turned one by one from a shuffled pack are exchangeable, so no pack needs to be enumerated.
+   * Equal for states that go on alike: what an exact analysis lumps together. Left out where there are
+   * too many states for one: then the game is simulated.
    */
-  fixedGoes?: (params: P) => number
+  key?: (state: S) => string
+  /** True where the states are too many for a chain to be tried. */
+  tooMany?: (params: P) => boolean
+  /** Set where every go has the law of the first one. */
+  alike?: (params: P) => Alike
+}
+
+/**
+ * Goes that are all of one law: cards turned one by one from a shuffled pack are exchangeable, so no
+ * pack needs to be enumerated.
+ */
+export interface Alike {
+  /** Goes of a whole game; null: until the time is up. */
+  goes: number | null
+  /** Cards not put back until the pack is through; null: every go stands by itself. */
+  pack: number | null
+}
+
+/** A game as a value: rules, levels, what it needs, and what adults read. */
+export interface Game<P = unknown, S extends GameState = GameState, M = unknown, V = unknown> extends Engine<
+  P,
+  S,
+  M,
+  V
+> {
+  id: string
+  title: string
+  /** One sentence for a teacher who does not know the game. */
+  summary: string
+  section: Section
+  params: z.ZodType<P>
+  levels: readonly Level<P>[]
+  players: { min: number; max: number; typical: number }
+  /** How goes run: in turn; one call and all act; each on an own board at once. */
+  goes: 'alternate' | 'call' | 'parallel'
+  /**
+   * `race`: each on an own track, the first to the end wins. `shared`: one board that all fill.
+   * `rounds`: each plays an own round to its end. `contest`: what one does changes what others can do.
+   */
+  interaction: 'race' | 'shared' | 'rounds' | 'contest'
+  /** Figures that only this game has, by name. */
+  figures?: (params: P, players: number) => Record<string, unknown>
   variants(params: P): readonly Variant<P>[]
   materials(params: P): readonly Material[]
   texts: GameTexts
-  room: {
-    noise: 0 | 1 | 2 | 3
-    floor: 0 | 1 | 2 | 3
-    adult: boolean
-    alone: boolean
-    together: boolean
-    win: boolean
-  }
+  room: Room
+}
+
+export const sections = ['tracks', 'collect', 'lines', 'order', 'explain'] as const
+export type Section = (typeof sections)[number]
+
+/** What a game asks of the room. */
+export interface Room {
+  noise: 0 | 1 | 2 | 3
+  floor: 0 | 1 | 2 | 3
+  where: 'table' | 'carpet' | 'floor'
+  /** An adult must be there. */
+  adult: boolean
+  alone: boolean
+  together: boolean
+  win: boolean
+  /** Made for a whole group or class at once. */
+  whole?: boolean
 }
 
 export interface GameState {
@@ -91,12 +134,17 @@ export interface GameState {
   /** Whose go it is, from 0. */
   turn: number
   ended: boolean
+  /** Who won, in a contest; null: nobody. */
+  winner?: number | null
+  /** The go is not over: the same player chooses again. */
+  more?: boolean
 }
 
 export type Choice = 'novice' | 'planner'
 
 /** What adults read: a game's own words. */
 interface GameTexts {
+  /** At most five short lines. */
   rules: readonly string[]
   lookFors: readonly string[]
   misconceptions: readonly Misconception[]
@@ -111,12 +159,57 @@ export function defineGame<P, S extends GameState, M, V>(game: Game<P, S, M, V>)
   return game
 }
 
+/** A level in one line. */
+export function levelOf<P>(
+  id: string,
+  title: string,
+  to: number,
+  shown: Level<P>['shown'],
+  params: P,
+): Level<P> {
+  return { id, title, to, shown, params }
+}
+
+/** A quiet game at a table, alone or together, for nobody's win: most differ from this in a word or two. */
+export const quietTable: Room = {
+  noise: 1,
+  floor: 0,
+  where: 'table',
+  adult: false,
+  alone: true,
+  together: true,
+  win: false,
+}
+
 /** A beginner's choice: any legal move, each as likely. */
 export function anyMove<M>(_view: unknown, moves: readonly M[], chance: Chance): M {
   return moves.length === 1 ? moves[0] : moves[chance.int(0, moves.length - 1)]
 }
 
-/** One whole go of the player whose turn it is. */
+/** For games without a choice, and for those in which every choice is as good. */
+export const noChoice = { novice: anyMove, planner: anyMove }
+
+/** The move that scores most; of equals the first. */
+export function bestOf<M>(moves: readonly M[], score: (move: M) => number): M {
+  let best = moves[0]
+  let most = score(best)
+  for (let i = 1; i < moves.length; i++) {
+    const own = score(moves[i])
+    if (own > most) {
+      best = moves[i]
+      most = own
+    }
+  }
+  return best
+}
+
+/** Whose go comes next. */
+export const nextTurn = ({ turn, players }: GameState) => (turn + 1) % players
+
+/**
+ * One go: one use of the device. Where a call serves all, every player acts on it.
+ * Sends, beside the engine's own events, who had to wait, that the go is handed over, and the end.
+ */
 export function playGo<P, S extends GameState, M, V>(
   game: Game<P, S, M, V>,
   state: S,
@@ -124,8 +217,33 @@ export function playGo<P, S extends GameState, M, V>(
   chance: Chance,
   sink?: Sink,
 ): S {
-  const rolled = game.roll(state, chance, sink)
-  const moves = game.moves(rolled)
-  if (moves.length === 0) return game.play(rolled, null, sink)
-  return game.play(rolled, game.choose[choice](game.view(rolled, rolled.turn), moves, chance), sink)
+  const player = state.turn
+  let now = game.roll(state, chance, sink)
+  if (game.goes === 'call')
+    for (let i = 0; i < state.players && !now.ended; i++) now = act(game, now, choice, chance, sink)
+  else
+    do now = act(game, now, choice, chance, sink)
+    while (now.more && !now.ended)
+  if (sink) {
+    sink({ kind: 'handed-over', player })
+    if (now.ended) sink({ kind: 'ended', player: now.winner === undefined ? player : now.winner })
+  }
+  return now
+}
+
+function act<P, S extends GameState, M, V>(
+  game: Game<P, S, M, V>,
+  state: S,
+  choice: Choice,
+  chance: Chance,
+  sink?: Sink,
+): S {
+  const moves = game.moves(state)
+  if (moves.length === 0) {
+    sink?.({ kind: 'waited', player: state.turn })
+    return game.play(state, null, sink)
+  }
+  const move =
+    moves.length === 1 ? moves[0] : game.choose[choice](game.view(state, state.turn), moves, chance)
+  return game.play(state, move, sink)
 }

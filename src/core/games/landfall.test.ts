@@ -83,7 +83,7 @@ test('a zero card is a dead go in which the sum is still said', () => {
   const cards = params({ source: { kind: 'cards', low: 0, high: 10 } })
   const { next, kinds } = go({ ...landfall.setup(cards, 1), positions: [6] }, turning(0))
   expect(next.positions).toEqual([6])
-  expect(kinds).toEqual(['drew', 'answered', 'handed-over'])
+  expect(kinds).toEqual(['drew', 'waited', 'answered', 'handed-over'])
 })
 
 test('used cards are laid aside and shuffled again only when the pack is empty', () => {
@@ -109,7 +109,7 @@ test('a prediction is asked for once a player, before the first go', () => {
   const asked: number[] = []
   for (let i = 0; i < 4; i++) {
     const { next, events } = go(state, die(1))
-    asked.push(...events.filter(({ kind }) => kind === 'predicted').map(({ player }) => player))
+    asked.push(...events.filter(({ kind }) => kind === 'predicted').map(({ player }) => player!))
     state = next
   }
   expect(asked).toEqual([0, 1])

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import type { Chance } from '../chance/chance'
-import { anyMove, defineGame, type GameState, type Sink, type Variant } from './game'
-import { cardsSchema, diceSchema, pack, without } from './source'
+import { smallParts } from './cautions'
+import { defineGame, levelOf, noChoice, quietTable, type GameState, type Sink, type Variant } from './game'
+import { cards, cardsSchema, diceSchema, pack, shorterBy, sum, without } from './source'
 
 const square = z.number().int().min(0).max(1000)
 
@@ -94,7 +95,6 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   if (move === null) {
     // A zero is still worked out ("seven and none is seven"); a number that does not fit is only judged.
     if (sum(state.thrown) === 0) tell(sink, params, player, from, 0, state.thrown)
-    else sink?.({ kind: 'waited', player })
   } else {
     const towards = Math.min(move.squares, left(state, player))
     const beyond = move.squares - towards
@@ -110,8 +110,6 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     positions = positions.with(player, to)
   }
   const ended = positions[player] === params.goal
-  sink?.({ kind: 'handed-over', player })
-  if (ended) sink?.({ kind: 'ended', player })
   return { ...state, positions, thrown: [], ended, turn: (player + 1) % state.players }
 }
 
@@ -141,19 +139,28 @@ function tell(
   }
 }
 
-const sum = (numbers: readonly number[]) => numbers.reduce((total, n) => total + n, 0)
-
 const dice = (count: number, oneDieWithin: number | null = null) => ({
   kind: 'dice' as const,
   count,
   oneDieWithin,
 })
-const cards = { kind: 'cards' as const, low: 0, high: 10 }
-const level = (id: string, title: string, start: number, goal: number, source: Params['source']) => ({
-  id,
-  title,
-  params: { start, goal, source, finish: 'exact' as const, record: false, predict: false },
-})
+const toTen = cards(0, 10)
+const level = (
+  id: string,
+  title: string,
+  start: number,
+  goal: number,
+  source: Params['source'],
+  finish: Params['finish'] = 'exact',
+) =>
+  levelOf(id, title, Math.max(start, goal), 'numerals', {
+    start,
+    goal,
+    source,
+    finish,
+    record: false,
+    predict: false,
+  })
 
 function variants(params: Params): Variant<Params>[] {
   const found: Variant<Params>[] = []
@@ -166,6 +173,14 @@ function variants(params: Params): Variant<Params>[] {
       change: 'one-die-near-goal',
       params: { ...params, source: { ...params.source, oneDieWithin: 6 } },
     })
+  // A shorter way to the same goal.
+  const way = params.goal - params.start
+  for (const squares of shorterBy(Math.abs(way), 8))
+    found.push({
+      change: 'shorter-track',
+      amount: squares,
+      params: { ...params, start: params.goal - Math.sign(way) * squares },
+    })
   return found
 }
 
@@ -173,14 +188,15 @@ export const landfall = defineGame<Params, State, Move, View>({
   id: 'landfall',
   title: 'Landfall',
   summary: 'Count on along a track and land exactly on the goal.',
+  section: 'tracks',
   params: paramsSchema,
   levels: [
     level('to-10-die', '0 to 10, one die', 0, 10, dice(1)),
-    level('to-10-cards', '0 to 10, cards', 0, 10, cards),
+    level('to-10-cards', '0 to 10, cards', 0, 10, toTen),
     level('back-10', '10 to 0, one die', 10, 0, dice(1)),
-    level('to-15-cards', '0 to 15, cards', 0, 15, cards),
+    level('to-15-cards', '0 to 15, cards', 0, 15, toTen),
     level('to-20-die', '0 to 20, one die', 0, 20, dice(1)),
-    level('to-20-cards', '0 to 20, cards', 0, 20, cards),
+    level('to-20-cards', '0 to 20, cards', 0, 20, toTen),
     level('back-20', '20 to 0, one die', 20, 0, dice(1)),
     level('20-to-50', '20 to 50, two dice', 20, 50, dice(2, 6)),
     level('to-100', '0 to 100, two dice', 0, 100, dice(2, 6)),
@@ -198,7 +214,7 @@ export const landfall = defineGame<Params, State, Move, View>({
     left: left(state, player),
     thrown: state.thrown,
   }),
-  choose: { novice: anyMove, planner: anyMove },
+  choose: noChoice,
   key: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
   variants,
   materials: ({ start, goal, source, record }) => [
@@ -239,9 +255,9 @@ export const landfall = defineGame<Params, State, Move, View>({
       },
     ],
     talk: 'How did you know where you would land before you moved?',
-    cautions: ['Small parts: keep markers and dice away from children who mouth objects.'],
+    cautions: [smallParts],
     homeVersion: 'Draw a row of numbers, use a button as marker and one die.',
     finishEarly: 'Play again from the goal back to the start.',
   },
-  room: { noise: 1, floor: 0, adult: false, alone: true, together: false, win: true },
+  room: { ...quietTable, together: false, win: true },
 })

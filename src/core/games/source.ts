@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import type { Chance } from '../chance/chance'
+import type { Material, Sink } from './game'
 
 /** Where the numbers of a game come from. */
 export const diceSchema = z.object({
@@ -19,14 +21,88 @@ export const spinnerSchema = z.object({
   sectors: z.number().int().min(2).max(20),
 })
 
-/** All cards of a pack, lowest first. */
-export function pack({ low, high, by = 1 }: { low: number; high: number; by?: number }): number[] {
-  const cards: number[] = []
-  for (let card = low; card <= high; card += by) cards.push(card)
-  return cards
+/** Dice or a spinner: every throw stands by itself. */
+export const throwSchema = z.discriminatedUnion('kind', [diceSchema, spinnerSchema])
+export type Throw = z.infer<typeof throwSchema>
+
+/** Dice, a spinner, or cards shuffled back after each draw. */
+export const numbersSchema = z.discriminatedUnion('kind', [diceSchema, spinnerSchema, cardsSchema])
+export type Numbers = z.infer<typeof numbersSchema>
+
+export const dice = (count: number) => ({ kind: 'dice' as const, count })
+export const spinner = (sectors: number) => ({ kind: 'spinner' as const, sectors })
+export const cards = (low: number, high: number) => ({ kind: 'cards' as const, low, high })
+
+/** Uses the device once; one number a die. */
+export function turnUp(source: Numbers, chance: Chance, player: number, sink?: Sink): number[] {
+  switch (source.kind) {
+    case 'dice': {
+      const faces: number[] = []
+      for (let die = 0; die < source.count; die++) faces.push(chance.int(1, 6))
+      sink?.({ kind: 'rolled', player, faces })
+      return faces
+    }
+    case 'spinner': {
+      const sector = chance.int(1, source.sectors)
+      sink?.({ kind: 'spun', player, sector })
+      return [sector]
+    }
+    case 'cards': {
+      const card = chance.int(source.low, source.high)
+      sink?.({ kind: 'drew', player, card })
+      return [card]
+    }
+  }
 }
+
+/** Chance of each total a source can give; the totals ascending. */
+export function totalsOf(source: Numbers): Map<number, number> {
+  if (source.kind !== 'dice') {
+    const [low, high] = source.kind === 'spinner' ? [1, source.sectors] : [source.low, source.high]
+    return new Map(range(low, high).map((number) => [number, 1 / (high - low + 1)]))
+  }
+  let totals = new Map([[0, 1]])
+  for (let die = 0; die < source.count; die++) {
+    const next = new Map<number, number>()
+    for (const [total, share] of totals)
+      for (let face = 1; face <= 6; face++) next.set(total + face, (next.get(total + face) ?? 0) + share / 6)
+    totals = next
+  }
+  return totals
+}
+
+/** What the device asks of the materials shelf. */
+export function deviceOf(source: Numbers): Material {
+  if (source.kind === 'dice') return { item: 'die', perSet: source.count }
+  if (source.kind === 'spinner') return { item: `spinner 1 to ${source.sectors}`, perSet: 1 }
+  return { item: `card pack ${source.low} to ${source.high}`, perSet: 1 }
+}
+
+export const sum = (numbers: readonly number[]) => {
+  let total = 0
+  for (const number of numbers) total += number
+  return total
+}
+
+/** `low, low + by, … high`. */
+export function range(low: number, high: number, by = 1): number[] {
+  const numbers: number[] = []
+  for (let number = low; number <= high; number += by) numbers.push(number)
+  return numbers
+}
+
+/** All cards of a pack, lowest first. */
+export const pack = ({ low, high, by = 1 }: { low: number; high: number; by?: number }) =>
+  range(low, high, by)
 
 /** The pack without the card at `index`. */
 export function without(cards: readonly number[], index: number): number[] {
-  return [...cards.slice(0, index), ...cards.slice(index + 1)]
+  const left = cards.slice(0, index)
+  for (let i = index + 1; i < cards.length; i++) left.push(cards[i])
+  return left
+}
+
+/** Most used first: the shares of a number of goes, rounds or spaces that a shorter game would have. */
+export function shorterBy(now: number, least: number): number[] {
+  return [0.75, 0.5].map((share) => Math.round(now * share)).filter((fewer) => fewer >= least && fewer < now)
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import type { Chance } from '../chance/chance'
-import { anyMove, defineGame, type GameState, type Sink, type Variant } from './game'
-import { pack, without } from './source'
+import { defineGame, levelOf, quietTable, type Variant } from './game'
+import { responding } from './families/respond'
+import { pack, shorterBy } from './source'
 
 const paramsSchema = z
   .object({
@@ -27,54 +27,28 @@ const paramsSchema = z
 
 type Params = z.infer<typeof paramsSchema>
 
-interface State extends GameState {
-  params: Params
-  packLeft: readonly number[]
-  turned: number
-  card: number | null
-}
-
-interface Move {
-  gap: number
-}
-
-interface View {
-  target: number
-  card: number
-}
-
 const goesOf = ({ cards, turn }: Params) => Math.min(turn ?? Infinity, pack(cards).length)
 
-function setup(params: Params, players: number): State {
-  return { params, players, turn: 0, ended: false, packLeft: pack(params.cards), turned: 0, card: null }
-}
-
-function roll(state: State, chance: Chance, sink?: Sink): State {
-  const index = chance.int(0, state.packLeft.length - 1)
-  const card = state.packLeft[index]
-  sink?.({ kind: 'drew', player: state.turn, card })
-  return { ...state, packLeft: without(state.packLeft, index), card }
-}
-
-function play(state: State, move: Move | null, sink?: Sink): State {
-  const { params, card, turn: player } = state
-  if (move === null || card === null) throw new Error('The Gap has a move in every go.')
-  if (sink) {
+const engine = responding<Params>({
+  tasks: goesOf,
+  cards: ({ cards }) => pack(cards).length,
+  open({ params, card: index, player }, sink) {
+    const card = params.cards.low + index * params.cards.by
+    sink?.({ kind: 'drew', player, card })
+    return [card]
+  },
+  answer({ params, prompt: [card], player }, sink) {
+    const { target, record } = params
+    const answer = target - card
     sink({
       kind: 'answered',
       player,
-      item: { op: 'missing', part: card, whole: params.target, answer: move.gap },
-      steps: countUp(card, params.target),
+      item: { op: 'missing', part: card, whole: target, answer },
+      steps: countUp(card, target),
     })
-    if (params.record)
-      sink({ kind: 'wrote', player, what: 'sentence', text: `${card} + ${move.gap} = ${params.target}` })
-  }
-  const turned = state.turned + 1
-  const ended = turned >= goesOf(params)
-  sink?.({ kind: 'handed-over', player })
-  if (ended) sink?.({ kind: 'ended', player })
-  return { ...state, card: null, turned, ended, turn: (player + 1) % state.players }
-}
+    if (record) sink({ kind: 'wrote', player, what: 'sentence', text: `${card} + ${answer} = ${target}` })
+  },
+})
 
 /**
  * Counts needed to go up from the card to the target: by ones to the next ten, by tens, by ones.
@@ -89,11 +63,11 @@ function countUp(card: number, target: number): number {
 }
 
 function variants(params: Params): Variant<Params>[] {
-  const now = goesOf(params)
-  return [0.75, 0.5]
-    .map((share) => Math.round(now * share))
-    .filter((turn) => turn >= 4)
-    .map((turn) => ({ change: 'fewer-cards', amount: turn, params: { ...params, turn } }))
+  return shorterBy(goesOf(params), 4).map((turn) => ({
+    change: 'fewer-cards',
+    amount: turn,
+    params: { ...params, turn },
+  }))
 }
 
 const level = (
@@ -104,16 +78,13 @@ const level = (
   high: number,
   by = 1,
   turn: number | null = null,
-) => ({
-  id,
-  title,
-  params: { target, cards: { low, high, by }, turn, record: false },
-})
+) => levelOf(id, title, target, 'numerals', { target, cards: { low, high, by }, turn, record: false })
 
-export const theGap = defineGame<Params, State, Move, View>({
+export const theGap = defineGame({
   id: 'the-gap',
   title: 'The Gap',
   summary: 'Turn a card and say what is missing to the target.',
+  section: 'explain',
   params: paramsSchema,
   levels: [
     level('to-5', 'to 5', 5, 0, 5),
@@ -128,14 +99,7 @@ export const theGap = defineGame<Params, State, Move, View>({
   players: { min: 1, max: 4, typical: 2 },
   interaction: 'shared',
   goes: 'alternate',
-  setup,
-  roll,
-  moves: ({ params, card }) => (card === null ? [] : [{ gap: params.target - card }]),
-  play,
-  view: ({ params, card }) => ({ target: params.target, card: card ?? 0 }),
-  choose: { novice: anyMove, planner: anyMove },
-  key: ({ packLeft }) => packLeft.join(),
-  fixedGoes: goesOf,
+  ...engine,
   variants,
   materials: ({ target, cards, record }) => [
     { item: `card pack ${cards.low} to ${cards.high}${cards.by > 1 ? ` in ${cards.by}s` : ''}`, perSet: 1 },
@@ -169,5 +133,5 @@ export const theGap = defineGame<Params, State, Move, View>({
     homeVersion: 'Use playing cards 1 to 10 without the picture cards; an ace stands for one.',
     finishEarly: 'Lay the pairs that belong together side by side.',
   },
-  room: { noise: 1, floor: 0, adult: false, alone: true, together: true, win: false },
+  room: quietTable,
 })

@@ -1,14 +1,23 @@
 import { z } from 'zod'
 import type { Chance } from '../chance/chance'
-import { anyMove, defineGame, type GameState, type Sink, type Variant } from './game'
-import { diceSchema, spinnerSchema } from './source'
+import { food, smallParts } from './cautions'
+import {
+  anyMove,
+  bestOf,
+  defineGame,
+  levelOf,
+  quietTable,
+  type GameState,
+  type Sink,
+  type Variant,
+} from './game'
+import { deviceOf, dice, shorterBy, spinner, sum, throwSchema, totalsOf, turnUp, type Throw } from './source'
 
-const sourceSchema = z.discriminatedUnion('kind', [diceSchema, spinnerSchema])
 const pickSchema = z.enum(['total', 'die-or-total'])
 
 const paramsSchema = z
   .object({
-    source: sourceSchema,
+    source: throwSchema,
     /** Towers that end the game; null: one on every space. */
     spaces: z.number().int().min(1).max(20).nullable().default(null),
     /** A number whose tower stands already: wait, or build on an empty space next to it. */
@@ -26,7 +35,7 @@ const paramsSchema = z
   })
 
 type Params = z.infer<typeof paramsSchema>
-type Rolls = { source: z.infer<typeof sourceSchema>; pick: z.infer<typeof pickSchema> }
+type Rolls = { source: Throw; pick: z.infer<typeof pickSchema> }
 
 interface State extends GameState {
   params: Params
@@ -61,21 +70,12 @@ function setup(params: Params, players: number): State {
 }
 
 function roll(state: State, chance: Chance, sink?: Sink): State {
-  const { params, turn: player } = state
-  if (params.source.kind === 'spinner') {
-    const sector = chance.int(1, params.source.sectors)
-    sink?.({ kind: 'spun', player, sector })
-    return { ...state, thrown: [sector] }
-  }
-  const thrown: number[] = []
-  for (let die = 0; die < params.source.count; die++) thrown.push(chance.int(1, 6))
-  sink?.({ kind: 'rolled', player, faces: thrown })
-  return { ...state, thrown }
+  return { ...state, thrown: turnUp(state.params.source, chance, state.turn, sink) }
 }
 
 function moves(state: State): readonly Move[] {
   const { params, thrown, towers } = state
-  const total = thrown.reduce((sum, face) => sum + face, 0)
+  const total = sum(thrown)
   const numbers = params.pick === 'total' ? [total] : [...new Set([...thrown, total])]
   const spaces = board(params)
   const found = new Map<number, Move>()
@@ -91,9 +91,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   const { params, turn: player } = state
   const spaces = board(params)
   let towers = state.towers
-  if (move === null) {
-    sink?.({ kind: 'waited', player })
-  } else {
+  if (move !== null) {
     const { space, cubes } = move
     sink?.({ kind: 'answered', player, item: { op: 'numeral', answer: space }, steps: 0 })
     sink?.({ kind: 'answered', player, item: { op: 'count', answer: cubes }, steps: cubes })
@@ -103,59 +101,50 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   }
   const next = { ...state, towers, thrown: [], turn: (player + 1) % state.players }
   const ended = built(next) >= (params.spaces ?? spaces.length)
-  sink?.({ kind: 'handed-over', player })
-  if (ended) sink?.({ kind: 'ended', player })
-  return { ...next, ended }
+  return { ...next, ended, winner: ended && params.score === 'own-colours' ? mostTowers(next) : null }
 }
 
-/** Chances in all equally likely rolls that give this number: rare ones are worth taking first. */
-function ways(source: Params['source'], number: number): number {
-  if (source.kind === 'spinner') return 1
-  let counts = new Map([[0, 1]])
-  for (let die = 0; die < source.count; die++) {
-    const next = new Map<number, number>()
-    for (const [total, count] of counts)
-      for (let face = 1; face <= 6; face++) next.set(total + face, (next.get(total + face) ?? 0) + count)
-    counts = next
-  }
-  return counts.get(number) ?? 0
+/** Who built most; null if several did. */
+function mostTowers({ towers, players }: State): number | null {
+  const built = Array.from(
+    { length: players },
+    (_, player) => towers.filter((owner) => owner === player).length,
+  )
+  const most = Math.max(...built)
+  return built.indexOf(most) === built.lastIndexOf(most) ? built.indexOf(most) : null
 }
 
 /** Builds where the number comes up most rarely as a total, so that the common ones stay open. */
 function rarestFirst({ source }: View, options: readonly Move[]): Move {
-  return options.reduce((best, move) => (ways(source, move.space) < ways(source, best.space) ? move : best))
+  const totals = totalsOf(source)
+  return bestOf(options, ({ space }) => -(totals.get(space) ?? 0))
 }
 
 function variants(params: Params): Variant<Params>[] {
   const all = board(params).length
   const now = params.spaces ?? all
   const found: Variant<Params>[] = []
-  for (const share of [0.75, 0.5]) {
-    const spaces = Math.round(all * share)
-    if (spaces < now && spaces >= 2)
-      found.push({ change: 'fewer-spaces', amount: spaces, params: { ...params, spaces } })
-  }
+  for (const spaces of shorterBy(all, 2))
+    if (spaces < now) found.push({ change: 'fewer-spaces', amount: spaces, params: { ...params, spaces } })
   if (params.taken === 'wait')
     found.push({ change: 'use-neighbour', params: { ...params, taken: 'neighbour' } })
   return found
 }
 
-const level = (id: string, title: string, source: Params['source']) => ({
-  id,
-  title,
-  params: paramsSchema.parse({ source }),
-})
+const level = (id: string, title: string, to: number, source: Throw) =>
+  levelOf(id, title, to, 'objects', paramsSchema.parse({ source }))
 
 export const towerBay = defineGame<Params, State, Move, View>({
   id: 'tower-bay',
   title: 'Tower Bay',
   summary: 'Find the numeral you rolled, build that tower and stand it there.',
+  section: 'collect',
   params: paramsSchema,
   levels: [
-    level('spinner-5', '1 to 5, spinner', { kind: 'spinner', sectors: 5 }),
-    level('die', '1 to 6, one die', { kind: 'dice', count: 1 }),
-    level('spinner-10', '1 to 10, spinner', { kind: 'spinner', sectors: 10 }),
-    level('two-dice', '2 to 12, two dice', { kind: 'dice', count: 2 }),
+    level('spinner-5', '1 to 5, spinner', 5, spinner(5)),
+    level('die', '1 to 6, one die', 6, dice(1)),
+    level('spinner-10', '1 to 10, spinner', 10, spinner(10)),
+    level('two-dice', '2 to 12, two dice', 12, dice(2)),
   ],
   players: { min: 1, max: 4, typical: 3 },
   interaction: 'shared',
@@ -174,10 +163,8 @@ export const towerBay = defineGame<Params, State, Move, View>({
   variants,
   materials: (params) => [
     { item: `tower board ${board(params)[0]} to ${board(params).at(-1)}`, perSet: 1 },
-    { item: 'cube', perSet: board(params).reduce((sum, number) => sum + number, 0), loose: true },
-    params.source.kind === 'dice'
-      ? { item: 'die', perSet: params.source.count }
-      : { item: 'spinner', perSet: 1 },
+    { item: 'cube', perSet: sum(board(params)), loose: true },
+    deviceOf(params.source),
     ...(params.record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
   ],
   texts: {
@@ -206,10 +193,10 @@ export const towerBay = defineGame<Params, State, Move, View>({
       },
     ],
     talk: 'Which tower is one taller than this one? How do you know without counting?',
-    cautions: ['Small parts: keep cubes and dice away from children who mouth objects.'],
+    cautions: [smallParts, food],
     homeVersion:
       'Write 1 to 6 on paper and build with blocks or pasta shapes. Pasta: mind allergies, and do not eat it.',
     finishEarly: 'Put the towers in order and say which is one more.',
   },
-  room: { noise: 2, floor: 0, adult: false, alone: true, together: true, win: true },
+  room: { ...quietTable, noise: 2, win: true },
 })

@@ -1,10 +1,35 @@
-import { add } from './add'
-import { howMany } from './how-many'
-import { numerals } from './numerals'
-import type { Step, Strand, StrandId } from './strand'
+import { add } from './ladders/add'
+import { count, countBack } from './ladders/count'
+import { facts } from './ladders/facts'
+import { howMany } from './ladders/how-many'
+import { numerals } from './ladders/numerals'
+import { order } from './ladders/order'
+import { pattern } from './ladders/pattern'
+import { placeValue } from './ladders/place-value'
+import { skipFives, skipMore, skipTens, skipTwos } from './ladders/skip'
+import type { Step, Strand, StrandId } from './ladders/strand'
+import { time } from './ladders/time'
 
-/** Every strand, in the order in which a class table shows them. */
-export const strands: readonly Strand[] = [add, howMany, numerals]
+/** Every strand, counting first. */
+export const strands: readonly Strand[] = [
+  count,
+  countBack,
+  numerals,
+  howMany,
+  order,
+  add,
+  placeValue,
+  skipTens,
+  skipFives,
+  skipTwos,
+  skipMore,
+  facts,
+  time,
+  pattern,
+]
+
+/** The strands a class is placed on when it is made; the others begin with the year group's usual step. */
+export const placedStrands = ['add', 'how-many', 'numerals'] as const satisfies readonly StrandId[]
 
 export function strandOf(id: StrandId): Strand {
   return strands.find((strand) => strand.id === id)!
@@ -20,6 +45,6 @@ export interface StepPlace {
   step: number
 }
 
-export { strandIds, type Step, type Strand, type StrandId } from './strand'
-export { isTrue, itemKey, type PracticeItem } from './item'
-export { placeOf } from './place'
+export { strandIds, type Step, type Strand, type StrandId } from './ladders/strand'
+export { isTrue, itemKey, largestNumber, sentenceOf, type PracticeItem } from './item'
+export { placeOf } from './item-place'

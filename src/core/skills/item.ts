@@ -10,8 +10,33 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
   z.object({ op: z.literal('missing'), part: whole, whole, answer: whole }),
   /** Count out this many objects. */
   z.object({ op: z.literal('count'), answer: whole }),
+  /** Say how many without counting them. */
+  z.object({
+    op: z.literal('see'),
+    pattern: z.enum(['dice', 'fingers', 'frame', 'groups']),
+    answer: whole,
+  }),
   /** Read or find this numeral. */
   z.object({ op: z.literal('numeral'), answer: whole }),
+  /** Say the number words on (or back) from `from` to `answer`. */
+  z.object({ op: z.literal('say'), from: whole, answer: whole }),
+  /** Say this multiple while counting in steps. */
+  z.object({ op: z.literal('skip'), by: whole, answer: whole }),
+  /** Which of two is more, or less? */
+  z.object({ op: z.literal('compare'), a: whole, b: whole, ask: z.enum(['more', 'less']), answer: whole }),
+  /** One (or ten) more or less than a number. */
+  z.object({ op: z.literal('neighbour'), of: whole, by: z.number().int(), answer: whole }),
+  /** Put a number in its place among `among` others. */
+  z.object({ op: z.literal('order'), among: whole, answer: whole }),
+  /** Tens and ones make a number. */
+  z.object({ op: z.literal('tens'), tens: whole, ones: whole, answer: whole }),
+  z.object({ op: z.literal('multiply'), a: whole, b: whole, answer: whole }),
+  /** `part` times what is `whole`? */
+  z.object({ op: z.literal('factor'), part: whole, whole, answer: whole }),
+  /** Read or set a time; the answer in minutes after twelve. */
+  z.object({ op: z.literal('clock'), hour: whole, minute: whole, answer: whole }),
+  /** Go on with a pattern; the answer is the length of the part that repeats. */
+  z.object({ op: z.literal('pattern'), unit: z.string().regex(/^[A-C]{2,4}$/), answer: whole }),
 ])
 
 export type PracticeItem = z.infer<typeof practiceItemSchema>
@@ -25,6 +50,28 @@ export function itemKey(item: PracticeItem): string {
       return `${item.a}-${item.b}`
     case 'missing':
       return `${item.part}+_=${item.whole}`
+    case 'multiply':
+      return `${item.a}×${item.b}`
+    case 'factor':
+      return `${item.part}×_=${item.whole}`
+    case 'see':
+      return `see ${item.answer} ${item.pattern}`
+    case 'say':
+      return `say ${item.from} to ${item.answer}`
+    case 'skip':
+      return `${item.answer} in ${item.by}s`
+    case 'compare':
+      return `${item.ask} ${item.a} ${item.b}`
+    case 'neighbour':
+      return `${item.of}${item.by < 0 ? '−' : '+'}${Math.abs(item.by)} beside`
+    case 'order':
+      return `order ${item.answer}`
+    case 'tens':
+      return `${item.tens} tens ${item.ones}`
+    case 'clock':
+      return `clock ${item.hour}:${String(item.minute).padStart(2, '0')}`
+    case 'pattern':
+      return `pattern ${item.unit}`
     case 'count':
     case 'numeral':
       return `${item.op} ${item.answer}`
@@ -40,8 +87,81 @@ export function isTrue(item: PracticeItem): boolean {
       return item.a - item.b === item.answer
     case 'missing':
       return item.part + item.answer === item.whole
+    case 'multiply':
+      return item.a * item.b === item.answer
+    case 'factor':
+      return item.part * item.answer === item.whole
+    case 'skip':
+      return item.by > 0 && item.answer % item.by === 0
+    case 'compare':
+      return item.answer === (item.ask === 'more' ? Math.max(item.a, item.b) : Math.min(item.a, item.b))
+    case 'neighbour':
+      return item.of + item.by === item.answer
+    case 'tens':
+      return 10 * item.tens + item.ones === item.answer
+    case 'clock':
+      return (item.hour % 12) * 60 + item.minute === item.answer && item.minute < 60
+    case 'pattern':
+      return item.unit.length === item.answer
     case 'count':
+    case 'see':
     case 'numeral':
+    case 'say':
+    case 'order':
       return true
+  }
+}
+
+/** The largest number a child meets in the item: what a level's range is measured by. */
+export function largestNumber(item: PracticeItem): number {
+  switch (item.op) {
+    case 'add':
+    case 'multiply':
+      return item.answer
+    case 'subtract':
+      return item.a
+    case 'missing':
+    case 'factor':
+      return item.whole
+    case 'say':
+      return Math.max(item.from, item.answer)
+    case 'compare':
+      return Math.max(item.a, item.b)
+    case 'neighbour':
+      return Math.max(item.of, item.answer)
+    case 'clock':
+      return 12
+    default:
+      return item.answer
+  }
+}
+
+/** The number sentence of an item, as it is written on a sheet or shown to the class; empty where none is written. */
+export function sentenceOf(item: PracticeItem): string {
+  switch (item.op) {
+    case 'add':
+      return `${item.a} + ${item.b} = ${item.answer}`
+    case 'subtract':
+      return `${item.a} − ${item.b} = ${item.answer}`
+    case 'missing':
+      return `${item.part} + ${item.answer} = ${item.whole}`
+    case 'multiply':
+      return `${item.a} × ${item.b} = ${item.answer}`
+    case 'factor':
+      return `${item.part} × ${item.answer} = ${item.whole}`
+    case 'compare':
+      return item.a === item.b
+        ? `${item.a} = ${item.b}`
+        : `${item.a} ${item.a > item.b ? '>' : '<'} ${item.b}`
+    case 'neighbour':
+      return `${item.of} ${item.by < 0 ? '−' : '+'} ${Math.abs(item.by)} = ${item.answer}`
+    case 'tens':
+      return `${item.tens} tens + ${item.ones} = ${item.answer}`
+    case 'clock':
+      return `${item.hour}:${String(item.minute).padStart(2, '0')}`
+    case 'pattern':
+      return item.unit
+    default:
+      return String(item.answer)
   }
 }

@@ -17,6 +17,14 @@ export function pupilsOf({ db, classId }: ClassScope): Promise<PupilRow[]> {
     .orderBy(asc(pupil.name), asc(pupil.initial))
 }
 
+export function yearGroupOf({ db, classId }: ClassScope, pupilId: string) {
+  return db
+    .select({ yearGroup: pupil.yearGroup })
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), eq(pupil.id, pupilId)))
+    .then(([row]) => row?.yearGroup)
+}
+
 export function insertPupils({ db, classId }: ClassScope, rows: Omit<PupilRow, 'classId' | 'leftAt'>[]) {
   return db.insert(pupil).values(rows.map((row) => ({ ...row, classId })))
 }

@@ -1,5 +1,6 @@
 import type { Practice } from '@/core/analysis/figures'
 import { stepOf, type PracticeItem } from '@/core/skills'
+import { axesOf, columnWords, rowLabel } from './fact-axes'
 import { tenths } from './tenths'
 
 const width = 640
@@ -13,13 +14,28 @@ interface Cell {
   times: number
 }
 
-/** Which facts come up: times in ten games, by the number a child starts from. */
-export function FactGrid({ items, steps }: { items: Practice['items']; steps: Practice['steps'] }) {
-  const facts = items.filter(({ item }) => item.op !== 'numeral')
-  const byTens = Math.max(...facts.map(({ item }) => column(item))) > 25
+/** Which facts come up: times in ten games (or goes), for the kind of fact that comes most. */
+export function FactGrid({
+  items,
+  steps,
+  timeBoxed = false,
+}: {
+  items: Practice['items']
+  steps: Practice['steps']
+  timeBoxed?: boolean
+}) {
+  const op = commonest(items)
+  const facts = items
+    .filter(({ item }) => item.op === op)
+    .map(({ item, perGame }) => ({ ...axesOf(item), perGame }))
+  const binOf = (values: number[]) => {
+    const most = Math.max(...values)
+    return most > 250 ? 100 : most > 25 && new Set(values).size > 16 ? 10 : 1
+  }
+  const [across, down] = [binOf(facts.map(({ column }) => column)), binOf(facts.map(({ row }) => row))]
   const cells = new Map<string, Cell>()
-  for (const { item, perGame } of facts) {
-    const at = { column: byTens ? Math.floor(column(item) / 10) * 10 : column(item), row: row(item) }
+  for (const { column, row, perGame } of facts) {
+    const at = { column: Math.floor(column / across) * across, row: Math.floor(row / down) * down }
     const key = `${at.column} ${at.row}`
     cells.set(key, { ...at, times: (cells.get(key)?.times ?? 0) + perGame * 10 })
   }
@@ -29,7 +45,6 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
   const most = Math.max(...all.map(({ times }) => times))
   const step = Math.min(48, (width - 60) / columns.length)
   const height = rows.length * rowHeight + 24
-  const op = facts[0].item.op
   const shadeOf = (times: number) => Math.round((mostShades * times) / most)
   const shades = [...new Set(all.map(({ times }) => shadeOf(times)))]
   const xOf = (cell: Cell) => tenths(44 + columns.indexOf(cell.column) * step)
@@ -38,7 +53,10 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
     <figure className="chart">
       <figcaption>
         <h2 className="section">
-          {finding(steps)} <small>times in ten games, {byTens ? 'by the ten' : words[op]}</small>
+          {finding(steps)}{' '}
+          <small>
+            times in ten {timeBoxed ? 'goes' : 'games'}, {columnWords[op]}
+          </small>
         </h2>
       </figcaption>
       <svg
@@ -75,11 +93,10 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
                 {cell.times >= 9.95 ? Math.round(cell.times) : cell.times.toFixed(1)}
               </text>
             ))}
-        {rows.length > 1 &&
+        {(rows.length > 1 || rows[0] !== 0) &&
           rows.map((r, i) => (
             <text key={r} className="muted" x={36} y={i * rowHeight + 16} textAnchor="end">
-              {op === 'subtract' ? '−' : '+'}
-              {r}
+              {rowLabel(op, r)}
             </text>
           ))}
         {columns.map((c, i) => (
@@ -117,21 +134,13 @@ export function FactGrid({ items, steps }: { items: Practice['items']; steps: Pr
   )
 }
 
-const words: Record<PracticeItem['op'], string> = {
-  add: 'by the square stood on',
-  subtract: 'by the square stood on',
-  missing: 'by the card turned',
-  count: 'by the number counted out',
-  numeral: 'by the numeral',
-}
-
-function column(item: PracticeItem): number {
-  if (item.op === 'add' || item.op === 'subtract') return item.a
-  return item.op === 'missing' ? item.part : item.answer
-}
-
-function row(item: PracticeItem): number {
-  return item.op === 'add' || item.op === 'subtract' ? item.b : 0
+/** The kind of fact that comes up most. */
+function commonest(items: Practice['items']): PracticeItem['op'] {
+  const total = new Map<PracticeItem['op'], number>()
+  for (const { item, share } of items) total.set(item.op, (total.get(item.op) ?? 0) + share)
+  // What a numeral is read for says more than the reading.
+  if (total.size > 1) total.delete('numeral')
+  return [...total].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0]
 }
 
 /** The step practised most, in one clause. */

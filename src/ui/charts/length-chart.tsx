@@ -1,5 +1,6 @@
 import { ticks } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
+import { percentile, type Distribution } from '@/core/chance/distribution'
 
 const width = 600
 const height = 196
@@ -11,14 +12,14 @@ export function LengthChart({
   slotMinutes,
   method,
 }: {
-  seconds: Float64Array
+  seconds: Distribution
   slotMinutes: number
   method: 'exact' | 'simulated'
 }) {
   const last = lengthShown(seconds, slotMinutes)
   const bin = last > 40 * 60 ? 120 : last > 16 * 60 ? 60 : 30
   const bars = Array.from({ length: Math.ceil(last / bin) }, (_, i) =>
-    seconds.slice(i * bin, (i + 1) * bin).reduce((sum, p) => sum + p, 0),
+    massBetween(seconds, i * bin, (i + 1) * bin),
   )
   const x = scaleLinear([0, bars.length * bin], [12, width - 12])
   const y = scaleLinear([0, Math.max(...bars)], [floor, 24])
@@ -74,9 +75,14 @@ export function LengthChart({
   )
 }
 
-/** Seconds to draw: all but the last half in a hundred games, and the slot in any case. */
-function lengthShown(seconds: Float64Array, slotMinutes: number): number {
+/** P(from ≤ seconds < to). */
+function massBetween({ from: first, mass }: Distribution, from: number, to: number): number {
   let sum = 0
-  const end = seconds.findIndex((p) => (sum += p) >= 0.995)
-  return Math.max(end < 0 ? seconds.length : end, slotMinutes * 60 * 1.05)
+  for (let i = Math.max(0, from - first); i < Math.min(mass.length, to - first); i++) sum += mass[i]
+  return sum
+}
+
+/** Seconds to draw: all but the last half in a hundred games, and the slot in any case. */
+function lengthShown(seconds: Distribution, slotMinutes: number): number {
+  return Math.max(percentile(seconds, 0.995), slotMinutes * 60 * 1.05)
 }

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { schoolDaysBetween } from '@/core/planning/calendar'
-import { stepOf, strands, type StrandId } from '@/core/skills'
+import { placedStrands, stepOf, strandOf } from '@/core/skills'
 import type { Action } from '@/server/answer'
 import type { addChildren, ClassRow, place, saveLinks } from '@/server/classes'
 import { Ladder } from '../charts/ladder'
@@ -65,9 +65,9 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
           <thead>
             <tr>
               <th scope="col">Name</th>
-              {strands.map(({ id, title }) => (
+              {placedStrands.map((id) => (
                 <th key={id} scope="col">
-                  {title}
+                  {strandOf(id).title}
                 </th>
               ))}
               <th scope="col">Last seen</th>
@@ -81,7 +81,7 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
                     {row.name}
                   </Link>
                 </th>
-                {strands.map(({ id }) => (
+                {placedStrands.map((id) => (
                   <td key={id}>
                     <StrandCell
                       strand={id}
@@ -131,8 +131,8 @@ function StrandCell({
   name,
   onPlace,
 }: {
-  strand: StrandId
-  cell: ClassRow['cells'][StrandId]
+  strand: keyof ClassRow['cells']
+  cell: ClassRow['cells'][keyof ClassRow['cells']]
   name: string
   onPlace: () => void
 }) {

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Sureness } from '@/core/evidence/prior'
-import { strands, type StrandId } from '@/core/skills'
+import { placedStrands, strandOf, type StrandId } from '@/core/skills'
 import type { Answer } from '@/server/answer'
 import type { ClassRow } from '@/server/classes'
 import { Problems } from '../problems'
@@ -45,7 +45,8 @@ export function PlaceSheet({
     <SideSheet title={`Where does ${row.name} work?`} onClose={onClose}>
       <p className="muted small">What was seen since counts on top of this; it is never lost.</p>
       <Problems problems={problems} />
-      {strands.map(({ id, title, steps }) => {
+      {placedStrands.map((id) => {
+        const { title, steps } = strandOf(id)
         const placed = edited.find(({ strand }) => strand === id)
         if (!placed) return null
         return (

@@ -5,10 +5,12 @@ import { usePathname, useRouter, useSearchParams } from 'next/navigation'
 /** How many play together and how long the slot is. */
 export function GameControls({
   players,
+  least,
   most,
   slotMinutes,
 }: {
   players: number
+  least: number
   most: number
   slotMinutes: number
 }) {
@@ -28,7 +30,7 @@ export function GameControls({
         value={players}
         onChange={({ target }) => go('players', target.value)}
       >
-        {Array.from({ length: most }, (_, i) => i + 1).map((number) => (
+        {sizes(least, most).map((number) => (
           <option key={number} value={number}>
             {number === 1 ? 'one child alone' : `${number} in a set`}
           </option>
@@ -50,4 +52,10 @@ export function GameControls({
       </select>
     </p>
   )
+}
+
+/** Numbers of players to choose from: every one up to eight, then those of a whole class. */
+function sizes(least: number, most: number): number[] {
+  const all = [...Array.from({ length: 8 }, (_, i) => i + 1), 10, 12, 16, 20, 24, 26, 30, 34]
+  return all.filter((number) => number >= least && number <= most)
 }

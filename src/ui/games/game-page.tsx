@@ -1,5 +1,6 @@
 import Link from 'next/link'
 import type { Analysis } from '@/core/analysis/analyse'
+import type { Spread } from '@/core/analysis/figures'
 import type { gamePage } from '@/server/games'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
@@ -31,7 +32,7 @@ export function GamePage({
             {game.title} · {level.title}
             {changed !== null && ' · rules changed'}
           </p>
-          <h1>{minutes ? finishInWords(minutes.finishInSlot) : 'This game has no end at these rules'}</h1>
+          <h1>{headingOf(analysis)}</h1>
           <p>{game.summary}</p>
         </div>
         <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
@@ -65,18 +66,30 @@ export function GamePage({
           </ol>
         </nav>
         <div className="figures">
-          <GameControls players={input.players ?? 2} most={game.players.max} slotMinutes={slot} />
-          {set && minutes && practice && (
+          <GameControls
+            players={input.players ?? game.players.typical}
+            least={game.players.min}
+            most={game.players.max}
+            slotMinutes={slot}
+          />
+          {set?.goes && minutes && (
             <>
               <h2 className="section">
-                Usually {set.goes.p10} to {set.goes.p90} goes, about {few(minutes.p10)} to {few(minutes.p90)}{' '}
-                minutes <small>{analysis.method}</small>
+                {usually(set.goes, minutes)}{' '}
+                <small>
+                  {analysis.method}
+                  {analysis.games !== null && `, ${analysis.games.toLocaleString('en-GB')} games`}
+                </small>
               </h2>
               <LengthChart seconds={minutes.seconds} slotMinutes={slot} method={minutes.method} />
+            </>
+          )}
+          {set && practice && (
+            <>
               <p className="small">
                 <Sentences set={set} practice={practice} minutes={minutes} />
               </p>
-              <FactGrid items={practice.items} steps={practice.steps} />
+              <FactGrid items={practice.items} steps={practice.steps} timeBoxed={set.goes === null} />
             </>
           )}
         </div>
@@ -120,11 +133,25 @@ export function GamePage({
   )
 }
 
+function headingOf({ minutes, practice, reason }: Analysis): string {
+  if (minutes) return finishInWords(minutes.finishInSlot)
+  if (reason === 'time-boxed' && practice)
+    return `As long as you like: ${few(practice.itemsPerChildPer10Min)} facts in ten minutes`
+  return 'This game has no end at these rules'
+}
+
 function finishInWords(share: number): string {
   if (share >= 0.995) return 'Nearly always finishes in your slot'
   return share < 0.005
     ? 'Hardly ever finishes in your slot'
     : `Finishes in your slot ${hundredths(share)} times in 100`
+}
+
+/** Goes and minutes of eight games in ten. */
+function usually(goes: Spread, minutes: Spread): string {
+  const number = goes.p10 === goes.p90 ? `${goes.p10} goes` : `Usually ${goes.p10} to ${goes.p90} goes`
+  const [from, to] = [few(minutes.p10), few(minutes.p90)]
+  return `${number}, about ${from === to ? from : `${from} to ${to}`} minutes`
 }
 
 function Sentences({
@@ -134,14 +161,18 @@ function Sentences({
 }: {
   set: NonNullable<Analysis['set']>
   practice: NonNullable<Analysis['practice']>
-  minutes: NonNullable<Analysis['minutes']>
+  minutes: Analysis['minutes']
 }) {
   return (
     <>
-      {few(set.goes.mean)} goes on average, {few(minutes.mean)} minutes for children who count on.{' '}
-      {hundredths(set.deadShare)} in 100 goes are dead. A child works out{' '}
-      {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits {hundredths(practice.waitingShare)}{' '}
-      % of the time.
+      {set.goes && minutes && (
+        <>
+          {few(set.goes.mean)} goes on average, {few(minutes.mean)} minutes for children who count on.{' '}
+        </>
+      )}
+      {set.deadShare > 0 && <>{hundredths(set.deadShare)} in 100 goes are dead. </>}A child works out{' '}
+      {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits{' '}
+      {hundredths(Math.max(0, practice.waitingShare))} % of the time.
       {set.firstPlayerWins !== null && <> Who starts wins {hundredths(set.firstPlayerWins)} in 100.</>}
     </>
   )

@@ -2,61 +2,93 @@
 
 import { usePathname, useRouter } from 'next/navigation'
 import { groupNames } from '@/core/grouping/pennants'
+import { strands } from '@/core/skills'
+import type { GamesFilter as Filter } from '@/server/games'
+
+type Option = readonly [value: string, words: string]
+
+const minutes = [5, 8, 10, 12, 15, 20, 25]
+const ranges = [5, 10, 20, 50, 100]
+const numbers = [1, 2, 3, 4, 5, 6, 8, 12, 26]
+
+const needs: Option[] = [
+  ['any', 'any materials'],
+  ['no-dice', 'no dice'],
+  ['no-print', 'nothing to print'],
+]
+const noise: Option[] = [
+  ['3', 'as loud as it gets'],
+  ['2', 'talk and dice'],
+  ['1', 'quiet talk'],
+  ['0', 'near silence'],
+]
 
 /** The filter is a sentence. */
-export function GamesFilter({
-  group,
-  groups,
-  slotMinutes,
-  needs,
-}: {
-  group: number | null
-  groups: number[]
-  slotMinutes: number
-  needs: string
-}) {
+export function GamesFilter({ filter, groups }: { filter: Filter; groups: number[] }) {
   const router = useRouter()
   const path = usePathname()
-  function go(change: { group?: string; slot?: string; needs?: string }) {
-    const query = new URLSearchParams({
-      group: group === null ? '' : String(group),
-      slot: String(slotMinutes),
-      needs,
-      ...change,
-    })
-    router.replace(`${path}?${query}`)
+  const now = {
+    group: filter.group === null ? '' : String(filter.group),
+    slot: String(filter.slotMinutes),
+    needs: filter.needs,
+    strand: filter.strand ?? '',
+    to: filter.to === null ? '' : String(filter.to),
+    players: filter.players === null ? '' : String(filter.players),
+    adult: filter.adult,
+    noise: String(filter.noise),
   }
+  const choice = (name: keyof typeof now, label: string, options: readonly Option[], first = false) => (
+    <select
+      data-search={first || undefined}
+      aria-label={label}
+      value={now[name]}
+      onChange={({ target }) =>
+        router.replace(`${path}?${new URLSearchParams({ ...now, [name]: target.value })}`)
+      }
+    >
+      {options.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  )
+  const slots = [...new Set([...minutes, filter.slotMinutes])].sort((a, b) => a - b)
   return (
     <p className="sentence">
       Games for{' '}
-      <select
-        data-search
-        aria-label="Group"
-        value={group ?? ''}
-        onChange={({ target }) => go({ group: target.value })}
-      >
-        <option value="">any group</option>
-        {groups.map((pennant, position) => (
-          <option key={pennant} value={position}>
-            {groupNames[pennant]}
-          </option>
-        ))}
-      </select>{' '}
+      {choice(
+        'group',
+        'Group',
+        [['', 'any group'], ...groups.map((pennant, at): Option => [String(at), groupNames[pennant]])],
+        true,
+      )}{' '}
       in{' '}
-      <select aria-label="Minutes" value={slotMinutes} onChange={({ target }) => go({ slot: target.value })}>
-        {[...new Set([5, 8, 10, 12, 15, 20, 25, slotMinutes])]
-          .sort((a, b) => a - b)
-          .map((minutes) => (
-            <option key={minutes} value={minutes}>
-              {minutes} minutes
-            </option>
-          ))}
-      </select>{' '}
-      with{' '}
-      <select aria-label="Materials" value={needs} onChange={({ target }) => go({ needs: target.value })}>
-        <option value="any">any materials</option>
-        <option value="no-dice">no dice</option>
-      </select>
+      {choice(
+        'slot',
+        'Minutes',
+        slots.map((slot) => [String(slot), `${slot} minutes`]),
+      )}{' '}
+      with {choice('needs', 'Materials', needs)}, practising{' '}
+      {choice('strand', 'Strand', [
+        ['', 'anything'],
+        ...strands.map(({ id, title }): Option => [id, title.toLowerCase()]),
+      ])}{' '}
+      {choice('to', 'Range', [
+        ['', 'with any numbers'],
+        ...ranges.map((to): Option => [String(to), `to ${to}`]),
+      ])}
+      , for{' '}
+      {choice('players', 'Children', [
+        ['', 'any number'],
+        ...numbers.map((number): Option => [String(number), String(number)]),
+      ])}{' '}
+      playing together,{' '}
+      {choice('adult', 'Adult', [
+        ['any', 'with or without an adult'],
+        ['none', 'without an adult'],
+      ])}
+      , {choice('noise', 'Noise', noise)}.
     </p>
   )
 }

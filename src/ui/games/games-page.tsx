@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import type { GameRow } from '@/server/games'
+import type { GameRow, GamesFilter as Filter } from '@/server/games'
 import { LengthStrip } from '../charts/length-strip'
 import { GamesFilter } from './games-filter'
 
@@ -7,61 +7,103 @@ interface Props {
   classId: string
   rows: GameRow[]
   groups: number[]
-  group: number | null
-  slotMinutes: number
-  needs: 'any' | 'no-dice'
+  filter: Filter
 }
 
-/** Every game with its length against the slot, those that fit first. */
-export function GamesPage({ classId, rows, groups, group, slotMinutes, needs }: Props) {
-  const sorted = [...rows].sort((a, b) => Number(b.fits) - Number(a.fits))
-  const fitting = rows.filter(({ fits }) => fits).length
+/** Every game with its length against the slot: a few to begin with, then those that fit, then the rest. */
+export function GamesPage({ classId, rows, groups, filter }: Props) {
+  const fitting = rows.filter(({ fits }) => fits)
+  const starters = fitting.filter(({ starter }) => starter)
+  const more = fitting.filter(({ starter }) => !starter)
+  const others = rows.filter(({ fits }) => !fits)
   return (
     <>
       <div className="headline">
         <div>
           <h1>
-            {fitting} of {rows.length} games fit
+            {fitting.length} of {rows.length} games fit
           </h1>
-          <GamesFilter group={group} groups={groups} slotMinutes={slotMinutes} needs={needs} />
+          <GamesFilter filter={filter} groups={groups} />
         </div>
       </div>
-      <ul className="rows games-list">
-        {sorted.map((row) => (
-          <li key={row.id} className={row.fits ? undefined : 'unfit'}>
-            <div className="grow">
-              <Link
-                className="game-link"
-                href={`/c/${classId}/games/${row.id}?level=${row.levelId}&slot=${slotMinutes}&players=${row.setOf}`}
-              >
-                {row.title}
-              </Link>
-              <div className="small muted">{row.summary}</div>
-            </div>
-            <div className="game-level small">
-              {row.level}
-              {row.fitting && (
-                <div className="muted">
-                  {row.fitting.inZone} of {row.fitting.of} in their zone
-                </div>
-              )}
-            </div>
-            <div className="game-players small">
-              {row.players.min} to {row.players.max}
-              <div className="muted">here {row.setOf}</div>
-            </div>
-            <LengthStrip minutes={row.minutes} slotMinutes={slotMinutes} />
-            <div className="game-needs small">{row.needs.join(', ')}</div>
-            <Link
-              className="btn btn-quiet btn-sm"
-              href={`/c/${classId}/plan?add=${row.id}`}
-              aria-label={`Put in plan: ${row.title}`}
-            >
-              Put in plan
-            </Link>
-          </li>
+      <Section title="To begin with" rows={starters} classId={classId} filter={filter} />
+      <Section
+        title={starters.length > 0 ? 'More that fit' : 'These fit'}
+        rows={more}
+        classId={classId}
+        filter={filter}
+      />
+      <Section title="These do not fit now" rows={others} classId={classId} filter={filter} unfit />
+    </>
+  )
+}
+
+function Section({
+  title,
+  rows,
+  classId,
+  filter,
+  unfit = false,
+}: {
+  title: string
+  rows: GameRow[]
+  classId: string
+  filter: Filter
+  unfit?: boolean
+}) {
+  if (rows.length === 0) return null
+  return (
+    <section aria-label={title}>
+      <h2 className="section games-section">
+        {title} <small>{rows.length}</small>
+      </h2>
+      <ul className={unfit ? 'rows games-list unfit' : 'rows games-list'}>
+        {rows.map((row) => (
+          <Row key={row.id} row={row} classId={classId} filter={filter} />
         ))}
       </ul>
-    </>
+    </section>
+  )
+}
+
+function Row({ row, classId, filter }: { row: GameRow; classId: string; filter: Filter }) {
+  const { slotMinutes } = filter
+  return (
+    <li>
+      <div className="grow">
+        <Link
+          className="game-link"
+          href={`/c/${classId}/games/${row.id}?level=${row.levelId}&slot=${slotMinutes}&players=${row.setOf}`}
+          prefetch={false}
+        >
+          {row.title}
+        </Link>
+        <div className="small muted">{row.summary}</div>
+      </div>
+      <div className="game-level small">
+        {row.level}
+        {row.fitting && (
+          <div className="muted">
+            {row.fitting.inZone} of {row.fitting.of} in their zone
+          </div>
+        )}
+      </div>
+      <div className="game-players small">
+        {row.players.min === row.players.max
+          ? `for ${row.players.min}`
+          : `${row.players.min} to ${row.players.max}`}
+        <div className="muted">here {row.setOf}</div>
+      </div>
+      <LengthStrip minutes={row.minutes} slotMinutes={slotMinutes} />
+      <div className="game-needs small">{row.needs.slice(0, 3).join(', ')}</div>
+      <Link
+        className="btn btn-quiet btn-sm"
+        href={`/c/${classId}/plan?add=${row.id}`}
+        aria-label={`Put in plan: ${row.title}`}
+        prefetch={false}
+      >
+        Put in plan
+      </Link>
+    </li>
   )
 }

@@ -57,9 +57,14 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
       ) : (
         <>
           {result && (
-            <p className="small" role="status" data-simulated={result.goes.mean}>
-              {result.games.toLocaleString('en-GB')} games played: {few(result.goes.mean)} goes (±{' '}
-              {result.goes.halfWidth.toFixed(2)}), {hundredths(result.deadShare.value)} in 100 dead (±{' '}
+            <p className="small" role="status" data-simulated={result.goes?.mean}>
+              {result.games.toLocaleString('en-GB')} games played:{' '}
+              {result.goes && (
+                <>
+                  {few(result.goes.mean)} goes (± {result.goes.halfWidth.toFixed(2)}),{' '}
+                </>
+              )}
+              {hundredths(result.deadShare.value)} in 100 dead (±{' '}
               {(100 * result.deadShare.halfWidth).toFixed(1)})
               {result.finishInSlot && (
                 <>

@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { stepOf, strandOf, strands } from '@/core/skills'
+import { stepOf, strandOf } from '@/core/skills'
 import type { ProgressPage as Page } from '@/server/progress'
 import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
@@ -9,7 +9,7 @@ const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(
 
 /** Who is ready, who needs another look, and how each child's estimate moved. */
 export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
-  const { suggestions, children, strand, today, hasGroups } = page
+  const { suggestions, children, strand, followed, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
   const look = suggestions.length - ready - back
@@ -61,14 +61,14 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
         </section>
         <section className="bands" aria-label={`Estimates over time, ${strandOf(strand).title}`}>
           <p className="strand-choice">
-            {strands.map(({ id, title }) => (
+            {followed.map((id) => (
               <Link
                 key={id}
                 href={`/c/${classId}/progress?strand=${id}`}
                 aria-current={id === strand ? 'true' : undefined}
                 scroll={false}
               >
-                {title}
+                {strandOf(id).title}
               </Link>
             ))}
           </p>

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { strandIds } from '@/core/skills'
 import { gamesPage } from '@/server/games'
 import { currentViewer } from '@/server/viewer'
 import { wholeFrom } from '../query'
@@ -13,12 +14,17 @@ interface Props {
 
 export default async function Games({ params, searchParams }: Props) {
   const { classId } = await params
-  const { group, slot, needs } = await searchParams
+  const { group, slot, needs, strand, to, players, adult, noise } = await searchParams
   const page = await gamesPage(currentViewer(), {
     classId,
     group: wholeFrom(group, 0, 20) ?? null,
     slotMinutes: wholeFrom(slot, 3, 60),
-    needs: needs === 'no-dice' ? needs : 'any',
+    needs: needs === 'no-dice' || needs === 'no-print' ? needs : 'any',
+    strand: strandIds.find((id) => id === strand) ?? null,
+    to: wholeFrom(to, 5, 1000) ?? null,
+    players: wholeFrom(players, 1, 34) ?? null,
+    adult: adult === 'none' ? adult : 'any',
+    noise: wholeFrom(noise, 0, 3),
   })
   return <GamesPage classId={classId} {...page} />
 }

@@ -27,7 +27,7 @@ export default async function GameRoute({ params, searchParams }: Props) {
     classId,
     gameId,
     levelId: level,
-    players: wholeFrom(players, 1, 8),
+    players: wholeFrom(players, 1, 34),
     slotMinutes: wholeFrom(slot, 3, 60),
     params: parsed(rules),
   })

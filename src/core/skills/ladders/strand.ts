@@ -19,7 +19,22 @@ export interface Strand {
   steps: readonly Step[]
 }
 
-export const strandIds = ['add', 'how-many', 'numerals'] as const
+export const strandIds = [
+  'count',
+  'count-back',
+  'numerals',
+  'how-many',
+  'order',
+  'add',
+  'place',
+  'skip-tens',
+  'skip-fives',
+  'skip-twos',
+  'skip-more',
+  'facts',
+  'time',
+  'pattern',
+] as const
 export type StrandId = (typeof strandIds)[number]
 
 /** Logits between neighbouring steps. */
@@ -39,3 +54,12 @@ export function ladder(id: StrandId, title: string, rungs: readonly Rung[]): Str
     })),
   }
 }
+
+/** A rung in one line: the marks are what *own*, *help* and *not yet* look like. */
+export const rung = (
+  id: string,
+  short: string,
+  to: number,
+  sentence: string,
+  [own, help, notYet]: [string, string, string],
+): Rung => ({ id, short, to, sentence, marks: { own, help, notYet } })

@@ -1,0 +1,126 @@
+import { LuDecomposition, Matrix } from 'ml-matrix'
+import { analyse, analyseInputSchema, simulationOf } from '@/core/analysis/analyse'
+import { buildGoChain } from '@/core/analysis/go-chain'
+import { defaultPace } from '@/core/analysis/pace'
+import { simulateAll } from '@/core/analysis/simulate'
+import { evolve, type Chain } from '@/core/chance/chain'
+import { seededChance, type Chance } from '@/core/chance/chance'
+import { games, gameOf, playGo, type AnyGame, type GameState } from '@/core/games'
+import { say, timed } from './report'
+
+/** Mean goes by powers of the transient part, as the core works them out. */
+function meanByPowers(chain: Chain): number {
+  let goes = 1
+  for (const { surviving } of evolve(chain)) goes += surviving
+  return goes
+}
+
+/** The same by (I − Q) x = 1. */
+function meanByMatrix(chain: Chain): number {
+  const left = Matrix.eye(chain.states)
+  for (let state = 0; state < chain.states; state++)
+    for (let branch = chain.start[state]; branch < chain.start[state + 1]; branch++) {
+      const next = chain.next[branch]
+      if (next >= 0) left.set(state, next, left.get(state, next) - chain.probability[branch])
+    }
+  return new LuDecomposition(left).solve(Matrix.columnVector(Array<number>(chain.states).fill(1))).get(0, 0)
+}
+
+export function exactAnalyses() {
+  say()
+  say('exact mean of the goes ÷ the same chain solved by ml-matrix (goal < 1, results equal to 1e-9)')
+  for (const [id, level] of [
+    ['landfall', 'to-100'],
+    ['squall', 'to-30'],
+    ['grid-hop', 'to-100-exactly'],
+    ['dice-run', 'dice-5'],
+    ['tower-bay', 'spinner-10'],
+  ]) {
+    const game = gameOf(id)
+    const { params } = game.levels.find((one) => one.id === level)!
+    const chain = buildGoChain(game, params, 1, 'planner', defaultPace)!
+    const apart = Math.abs(meanByPowers(chain) - meanByMatrix(chain))
+    const ratio = timed(() => meanByPowers(chain), 3) / timed(() => meanByMatrix(chain), 3)
+    const name = `${id} ${level}`.padEnd(28)
+    say(
+      `  ${name} ${String(chain.states).padStart(5)} states  ${ratio.toFixed(3)}  apart by ${apart.toExponential(1)}`,
+    )
+  }
+}
+
+/** One or two games of each family. */
+const families = {
+  track: ['landfall to-20-die', 'squall to-20', 'currents to-50'],
+  'grid walk': ['grid-hop to-100-exactly', 'harbour-guard short'],
+  'collect and cover': ['tower-bay die', 'sand-steps to-6', 'jetty-planks to-20', 'doubles-dash die'],
+  strip: ['low-tide two-parts', 'tens-catch to-10'],
+  trade: ['trade-up five-tens'],
+  'line and claim': ['five-flags two-dice', 'perch two-dice'],
+  compare: ['more-or-less to-10', 'bigger-haul numerals'],
+  order: ['dice-run dice-4', 'card-run five', 'neighbours to-20'],
+  respond: ['the-gap to-20', 'shut-chest to-9', 'pebble-count two-dice'],
+  memory: ['twin-totals to-10', 'any-pairs to-10'],
+}
+
+function playedWithoutSink(game: AnyGame, params: unknown, goes: number, chance: Chance) {
+  const players = Math.max(game.players.min, Math.min(2, game.players.max))
+  const start = game.setup(params, players) as GameState
+  let state = start
+  for (let go = 0; go < goes; go++) state = state.ended ? start : playGo(game, state, 'novice', chance)
+}
+
+export function simulationSpeed() {
+  say()
+  say('simulated goes ÷ a bare loop that draws as many random numbers')
+  say('(no sink, goal ≤ 30; in brackets with events, clock and items)')
+  for (const [family, members] of Object.entries(families))
+    for (const member of members) {
+      const [id, level] = member.split(' ')
+      const game = gameOf(id)
+      const { params } = game.levels.find((one) => one.id === level)!
+      const goes = 20_000
+      let draws = 0
+      const inner = seededChance(1)
+      const counting: Chance = { int: (low, high) => (draws++, inner.int(low, high)) }
+      playedWithoutSink(game, params, goes, counting)
+      const chance = seededChance(1)
+      const bare = timed(() => {
+        for (let draw = 0; draw < draws; draw++) chance.int(1, 6)
+      })
+      const silent = timed(() => playedWithoutSink(game, params, goes, chance))
+      const plan = simulationOf(analyseInputSchema.parse({ game: id, level, games: 500, choice: 'novice' }))
+      const play = simulateAll(plan)
+      const heard = timed(() => simulateAll(plan), 3) / (500 * play.expected.goes)
+      const ratio = silent / bare
+      const withEvents = heard / (bare / goes)
+      say(
+        `  ${family.padEnd(18)} ${member.padEnd(26)} ${ratio.toFixed(0).padStart(4)}   (${withEvents.toFixed(0)})   ${(draws / goes).toFixed(1)} draws a go`,
+      )
+    }
+}
+
+export function wholeCatalogue() {
+  const start = performance.now()
+  let levels = 0
+  const slow: [string, number][] = []
+  for (const { id, levels: all, players } of games)
+    for (const { id: level } of all) {
+      const before = performance.now()
+      const two = Math.max(players.min, Math.min(2, players.max))
+      analyse(analyseInputSchema.parse({ game: id, level, players: two, games: 1000 }))
+      levels++
+      slow.push([`${id} ${level}`, performance.now() - before])
+    }
+  const took = performance.now() - start
+  const chance = seededChance(1)
+  const bare = timed(() => {
+    for (let draw = 0; draw < 1_000_000; draw++) chance.int(1, 6)
+  })
+  say()
+  say('the whole catalogue from cold, every level, two players, 1000 games where simulated (goal ≤ 10 s)')
+  say(
+    `  ${levels} levels in ${(took / 1000).toFixed(1)} s, ${(took / bare).toFixed(0)} times a million bare draws`,
+  )
+  const slowest = slow.sort((a, b) => b[1] - a[1]).slice(0, 5)
+  say(`  slowest: ${slowest.map(([name, ms]) => `${name} ${((100 * ms) / took).toFixed(0)} %`).join(', ')}`)
+}

@@ -1,0 +1,132 @@
+import { z } from 'zod'
+import { comparing } from './families/compare'
+import { defineGame, levelOf, quietTable } from './game'
+import { shorterBy } from './source'
+
+const paramsSchema = z.object({
+  high: z.number().int().min(3).max(20),
+  /** What is compared: totals, differences (the smaller wins), or the neighbours of one card. */
+  rule: z.enum(['total', 'difference', 'before-and-after']).default('total'),
+  show: z.enum(['numerals', 'ten-frames', 'dominoes']).default('numerals'),
+  rounds: z.number().int().min(2).max(60).default(10),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const engine = comparing<Params>({
+  rounds: ({ rounds }) => rounds,
+  cards({ high, rule }, chance, player, sink) {
+    const cards =
+      rule === 'before-and-after' ? [chance.int(1, high)] : [chance.int(1, high), chance.int(1, high)]
+    if (player === 0) sink?.({ kind: 'drew', player, card: cards[0] })
+    return cards
+  },
+  sign: ({ rule }) => (rule === 'difference' ? 0 : 1),
+  worth: ({ rule }, [a, b = 0]) => (rule === 'difference' ? Math.abs(a - b) : a + b),
+  answer({ rule, show }, { turned }, player, sink) {
+    const [a, b = 0] = turned[player]
+    const [high, low] = [Math.max(a, b), Math.min(a, b)]
+    if (show === 'ten-frames')
+      sink({
+        kind: 'answered',
+        player,
+        item: { op: 'see', pattern: 'frame', answer: Math.min(10, high) },
+        steps: 0,
+      })
+    else if (show === 'dominoes' && high <= 6)
+      sink({ kind: 'answered', player, item: { op: 'see', pattern: 'dice', answer: high }, steps: 0 })
+    if (rule === 'total')
+      sink({ kind: 'answered', player, item: { op: 'add', a: high, b: low, answer: a + b }, steps: low })
+    else if (rule === 'difference')
+      sink({
+        kind: 'answered',
+        player,
+        item: { op: 'subtract', a: high, b: low, answer: high - low },
+        steps: low,
+      })
+    else
+      for (const by of [-1, 1])
+        sink({ kind: 'answered', player, item: { op: 'neighbour', of: a, by, answer: a + by }, steps: 1 })
+    if (turned.length < 2 || rule === 'before-and-after') return
+    const worth = (cards: readonly number[]) =>
+      rule === 'difference' ? Math.abs(cards[0] - cards[1]) : cards[0] + cards[1]
+    const [own, other] = [worth(turned[player]), worth(turned[(player + 1) % turned.length])]
+    const item = {
+      op: 'compare' as const,
+      a: own,
+      b: other,
+      ask: 'more' as const,
+      answer: Math.max(own, other),
+    }
+    sink({ kind: 'answered', player, item, steps: 0 })
+  },
+})
+
+const level = (
+  id: string,
+  title: string,
+  to: number,
+  shown: 'pictures' | 'numerals',
+  params: z.input<typeof paramsSchema>,
+) => levelOf<Params>(id, title, to, shown, paramsSchema.parse(params))
+
+export const biggerHaul = defineGame({
+  ...engine,
+  id: 'bigger-haul',
+  title: 'Bigger Haul',
+  summary: 'Each turns two cards; the larger total takes them all.',
+  section: 'order',
+  params: paramsSchema,
+  levels: [
+    level('dominoes', 'dominoes to 6 and 6', 12, 'pictures', { high: 6, show: 'dominoes' }),
+    level('before-and-after', 'before and after to 10', 11, 'numerals', {
+      high: 10,
+      rule: 'before-and-after',
+    }),
+    level('frames', 'ten frames to 10 and 10', 20, 'pictures', { high: 10, show: 'ten-frames' }),
+    level('numerals', 'numbers to 10 and 10', 20, 'numerals', { high: 10 }),
+    level('difference', 'smallest difference to 10', 10, 'numerals', { high: 10, rule: 'difference' }),
+  ],
+  players: { min: 2, max: 4, typical: 2 },
+  goes: 'call',
+  interaction: 'contest',
+  variants: (params) => [
+    ...shorterBy(params.rounds, 4).map((rounds) => ({
+      change: 'fewer-rounds' as const,
+      amount: rounds,
+      params: { ...params, rounds },
+    })),
+  ],
+  materials: ({ high, show }) => [
+    {
+      item:
+        show === 'dominoes'
+          ? 'set of dominoes'
+          : `${show === 'ten-frames' ? 'ten-frame' : 'number'} cards 1 to ${high}`,
+      perSet: show === 'dominoes' ? 1 : 4,
+    },
+  ],
+  texts: {
+    rules: [
+      'Each turns two cards.',
+      'Say the total.',
+      'Whose haul is bigger? That one takes all.',
+      'Equal: the cards wait for the next round.',
+      'Most cards at the end wins.',
+    ],
+    lookFors: [
+      'Starts from the larger card?',
+      'Makes ten with the two cards?',
+      'Sees who wins without adding up?',
+    ],
+    misconceptions: [
+      { seen: 'Compares only the largest cards.', ask: 'She has a nine, you have two sevens. Who has more?' },
+      { seen: 'Counts all pips from one.', ask: 'This side shows six. Where could you start?' },
+    ],
+    talk: 'Did you have to add to know who wins?',
+    cautions: [],
+    homeVersion: 'Use playing cards without the picture cards.',
+    finishEarly: 'Find two cards that beat your best haul by one.',
+  },
+  room: { ...quietTable, noise: 2, alone: false, together: false, win: true },
+})

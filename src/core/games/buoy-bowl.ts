@@ -1,0 +1,104 @@
+import { z } from 'zod'
+import { softBall } from './cautions'
+import { responding } from './families/respond'
+import { defineGame, levelOf, quietTable } from './game'
+import { shorterBy } from './source'
+
+const paramsSchema = z.object({
+  pins: z.number().int().min(3).max(10),
+  /** The standing pins are hidden: their number is worked out from those that fell. */
+  hidden: z.boolean().default(false),
+  record: z.boolean().default(true),
+  /** Throws of a whole game. */
+  throws: z.number().int().min(2).max(60).default(12),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const engine = responding<Params>({
+  tasks: ({ throws }) => throws,
+  // How many fall is anybody's guess: every number is as likely.
+  open({ params, chance, player }, sink) {
+    const down = chance.int(0, params.pins)
+    sink?.({ kind: 'rolled', player, faces: [down] })
+    return [down]
+  },
+  answer({ params, prompt: [down], player }, sink) {
+    const { pins, hidden, record } = params
+    const standing = pins - down
+    sink({ kind: 'answered', player, item: { op: 'count', answer: down }, steps: down })
+    sink({ kind: 'built', player, cubes: down, space: 0 })
+    if (hidden) {
+      const item = { op: 'missing' as const, part: down, whole: pins, answer: standing }
+      sink({ kind: 'answered', player, item, steps: standing })
+    } else {
+      sink({ kind: 'answered', player, item: { op: 'count', answer: standing }, steps: standing })
+      sink({ kind: 'built', player, cubes: standing, space: 1 })
+    }
+    if (record) sink({ kind: 'wrote', player, what: 'sentence', text: `${down} + ${standing} = ${pins}` })
+    // Walks to the pins and sets them up again.
+    sink({ kind: 'moved', player, from: 0, to: 1, squares: 8 + down })
+  },
+})
+
+const level = (id: string, title: string, pins: number, hidden: boolean) =>
+  levelOf<Params>(id, title, pins, hidden ? 'hidden' : 'objects', {
+    pins,
+    hidden,
+    record: pins > 5,
+    throws: 12,
+  })
+
+export const buoyBowl = defineGame({
+  ...engine,
+  id: 'buoy-bowl',
+  title: 'Buoy Bowl',
+  summary: 'Roll a soft ball at light pins; count those down and those standing.',
+  section: 'collect',
+  params: paramsSchema,
+  levels: [
+    level('five', '5 pins', 5, false),
+    level('ten', '10 pins', 10, false),
+    level('five-hidden', '5 pins, the rest hidden', 5, true),
+    level('ten-hidden', '10 pins, the rest hidden', 10, true),
+  ],
+  players: { min: 1, max: 6, typical: 3 },
+  goes: 'alternate',
+  interaction: 'shared',
+  variants: (params) => [
+    ...shorterBy(params.throws, 4).map((throws) => ({
+      change: 'fewer-rounds' as const,
+      amount: throws,
+      params: { ...params, throws },
+    })),
+  ],
+  materials: ({ pins, record, hidden }) => [
+    { item: 'light pin', perSet: pins },
+    { item: 'soft ball', perSet: 1 },
+    ...(hidden ? [{ item: 'screen', perSet: 1 }] : []),
+    ...(record ? [{ item: 'recording sheet', perSet: 1 }] : []),
+  ],
+  texts: {
+    rules: [
+      'Set up the pins and roll the ball.',
+      'Count those that fell.',
+      'Say how many stand.',
+      'Say or write both parts.',
+      'Set the pins up for the next one.',
+    ],
+    lookFors: [
+      'Knows the whole stays the same?',
+      'Says the standing ones from the fallen, or counts?',
+      'Knows the parts of five or ten by now?',
+    ],
+    misconceptions: [
+      { seen: 'Counts all pins anew every time.', ask: 'How many did we set up? Has that changed?' },
+      { seen: 'Thinks nothing is left to say when none fall.', ask: 'How do we say it when none fell?' },
+    ],
+    talk: 'Four fell. Do we need to look to know how many stand?',
+    cautions: [softBall],
+    homeVersion: 'Use empty bottles and a rolled-up sock.',
+    finishEarly: 'Write all the ways the pins can fall.',
+  },
+  room: { ...quietTable, noise: 3, floor: 3, where: 'floor' },
+})

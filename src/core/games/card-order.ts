@@ -1,0 +1,97 @@
+import { z } from 'zod'
+import { responding } from './families/respond'
+import { defineGame, levelOf, quietTable } from './game'
+import { range, shorterBy } from './source'
+
+const paramsSchema = z
+  .object({
+    low: z.number().int().min(0).max(1000),
+    high: z.number().int().min(1).max(1000),
+    by: z.number().int().min(1).max(100).default(1),
+    /** Cards in a row. */
+    row: z.number().int().min(3).max(10).default(5),
+    rows: z.number().int().min(1).max(10).default(3),
+    /** Largest first. */
+    falling: z.boolean().default(false),
+  })
+  .refine(({ low, high, by, row }) => (high - low) / by + 1 >= row, {
+    path: ['row'],
+    error: 'The pack has fewer cards than a row.',
+  })
+
+type Params = z.infer<typeof paramsSchema>
+
+const packOf = ({ low, high, by }: Params) => range(low, high, by)
+
+const engine = responding<Params>({
+  tasks: ({ row, rows }) => row * rows,
+  cards: (params) => packOf(params).length,
+  open({ params, card, player }, sink) {
+    const number = params.low + card * params.by
+    sink?.({ kind: 'drew', player, card: number })
+    return [number]
+  },
+  answer({ params, prompt: [number], player, done }, sink) {
+    // The first card of a row is only read; the others find their place among those that lie.
+    const lying = done % params.row
+    sink({ kind: 'answered', player, item: { op: 'numeral', answer: number }, steps: 0 })
+    sink({ kind: 'answered', player, item: { op: 'order', among: lying + 1, answer: number }, steps: 0 })
+    sink({ kind: 'placed', player, space: params.falling ? -number : number })
+  },
+})
+
+const level = (id: string, title: string, low: number, high: number, by = 1, row = 5) =>
+  levelOf<Params>(id, title, high, 'numerals', { low, high, by, row, rows: 3, falling: false })
+
+export const cardOrder = defineGame({
+  ...engine,
+  id: 'card-order',
+  title: 'Card Order',
+  summary: 'Put five or six cards in order, one after another.',
+  section: 'order',
+  params: paramsSchema,
+  levels: [
+    level('to-9', '1 to 9', 1, 9),
+    level('to-20', '0 to 20', 0, 20),
+    level('tens', 'tens to 100', 10, 100, 10, 6),
+    level('fives', 'fives to 100', 5, 100, 5, 6),
+    level('to-100', '0 to 100', 0, 100, 1, 6),
+    level('to-1000', '0 to 1000', 0, 1000, 1, 6),
+  ],
+  players: { min: 1, max: 3, typical: 2 },
+  goes: 'alternate',
+  interaction: 'shared',
+  variants: (params) => [
+    ...shorterBy(params.rows, 1).map((rows) => ({
+      change: 'fewer-rounds' as const,
+      amount: rows,
+      params: { ...params, rows },
+    })),
+  ],
+  materials: ({ low, high, by }) => [
+    { item: `number cards ${low} to ${high}${by > 1 ? ` in ${by}s` : ''}`, perSet: 1 },
+  ],
+  texts: {
+    rules: [
+      'Turn a card and read it.',
+      'Lay it where it belongs in the row.',
+      'Move the others if you need room.',
+      'Row full? Read it from the start.',
+      'Begin another row.',
+    ],
+    lookFors: [
+      'Finds the place at once, or tries it out?',
+      'Compares tens before ones?',
+      'Leaves room for numbers between?',
+    ],
+    misconceptions: [
+      { seen: 'Puts 12 after 20.', ask: 'How many tens has each? Which comes first when you count?' },
+      { seen: 'Lays them in the order they came.', ask: 'Read your row. Does it get larger all the way?' },
+    ],
+    talk: 'What could come between these two?',
+    cautions: [],
+    homeVersion: 'Write numbers on scraps of paper, mix and order them.',
+    finishEarly: 'Turn one over. Which number could hide there?',
+  },
+  room: quietTable,
+})

@@ -1,0 +1,96 @@
+import { z } from 'zod'
+import { responding } from './families/respond'
+import { defineGame, levelOf, quietTable } from './game'
+import { shorterBy } from './source'
+
+const paramsSchema = z.object({
+  /** Minutes between the times: hours, half hours, quarters. */
+  every: z.union([z.literal(60), z.literal(30), z.literal(15)]),
+  turn: z.number().int().min(3).max(48).default(10),
+  /** Put the cards in order as well. */
+  order: z.boolean().default(false),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const times = ({ every }: Params) => (12 * 60) / every
+
+const engine = responding<Params>({
+  tasks: ({ turn }) => turn,
+  cards: times,
+  open({ params, card, player }, sink) {
+    const minutes = card * params.every
+    sink?.({ kind: 'drew', player, card: minutes })
+    return [minutes]
+  },
+  answer({ params, prompt: [minutes], player }, sink) {
+    const hour = Math.floor(minutes / 60) || 12
+    sink({ kind: 'moved', player, from: 0, to: minutes, squares: 4 })
+    sink({
+      kind: 'answered',
+      player,
+      item: { op: 'clock', hour, minute: minutes % 60, answer: minutes },
+      steps: 0,
+    })
+    sink({ kind: 'explained', player })
+    if (params.order) sink({ kind: 'placed', player, space: minutes })
+  },
+})
+
+const level = (id: string, title: string, every: Params['every'], order = false) =>
+  levelOf<Params>(id, title, 12, 'pictures', { every, turn: 10, order })
+
+export const clockCards = defineGame({
+  ...engine,
+  id: 'clock-cards',
+  title: 'Clock Cards',
+  summary: 'Turn a time, set the clock, and say what happens then.',
+  section: 'explain',
+  params: paramsSchema,
+  levels: [
+    level('hours', 'hours', 60),
+    level('half-hours', 'half hours', 30),
+    level('order', 'half hours, put in order', 30, true),
+    level('quarters', 'quarters', 15),
+  ],
+  players: { min: 1, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'shared',
+  variants: (params) => [
+    ...shorterBy(params.turn, 4).map((turn) => ({
+      change: 'fewer-cards' as const,
+      amount: turn,
+      params: { ...params, turn },
+    })),
+  ],
+  materials: ({ every }) => [
+    { item: `time cards, ${every === 60 ? 'hours' : every === 30 ? 'half hours' : 'quarters'}`, perSet: 1 },
+    { item: 'clock with hands to turn', perSet: 1 },
+  ],
+  texts: {
+    rules: [
+      'Turn a card and read the time.',
+      'Set the clock.',
+      'Say what you do at that time.',
+      'Your partner checks the hands.',
+      'Lay the card in the row of the day.',
+    ],
+    lookFors: [
+      'Sets the hour hand, and between hours?',
+      'Tells the hands apart?',
+      'Says “half past” of the right hour?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Sets the hour hand straight on the hour at half past.',
+        ask: 'Is it still four, or on its way to five?',
+      },
+      { seen: 'Reads half past four as six.', ask: 'What does the long hand on six tell us?' },
+    ],
+    talk: 'What do you do then? And an hour later?',
+    cautions: [],
+    homeVersion: 'Say the time at each meal and show it with your arms.',
+    finishEarly: 'Set the clock an hour later than each card.',
+  },
+  room: quietTable,
+})

@@ -1,0 +1,84 @@
+import { z } from 'zod'
+import { smallParts } from './cautions'
+import { tellStep, tracking } from './families/track'
+import { defineGame, levelOf, quietTable } from './game'
+import { dice, shorterBy, turnUp } from './source'
+
+const paramsSchema = z.object({
+  goal: z.number().int().min(5).max(200),
+  /** Squares on (or back) for each face of the die. */
+  table: z.array(z.number().int().min(-10).max(12)).length(6),
+  record: z.boolean().default(false),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const surprises = [4, -3, 2, 6, -1, 8]
+
+const engine = tracking<Params, number>({
+  start: () => 0,
+  throw: (_params, _at, chance, player, sink) => turnUp(dice(1), chance, player, sink),
+  // Back from the start is no move at all.
+  options: ({ goal, table }, at, [face]) => {
+    const to = Math.max(0, Math.min(goal, at + table[face - 1]))
+    return to === at ? [] : [to]
+  },
+  land({ record }, at, to, player, sink) {
+    tellStep(sink, player, at, to, record)
+    sink?.({ kind: 'moved', player, from: at, to, squares: Math.abs(to - at) })
+    return { to }
+  },
+  finished: ({ goal }, at) => at >= goal,
+})
+
+const level = (id: string, title: string, goal: number) =>
+  levelOf<Params>(id, title, goal, 'numerals', { goal, table: surprises, record: false })
+
+export const currents = defineGame({
+  ...engine,
+  id: 'currents',
+  title: 'Currents',
+  summary: 'The die says which current you meet: some carry you on, some carry you back.',
+  section: 'tracks',
+  params: paramsSchema,
+  levels: [level('to-20', 'to 20', 20), level('to-50', 'to 50', 50), level('to-100', 'to 100', 100)],
+  players: { min: 1, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'race',
+  variants: (params) =>
+    shorterBy(params.goal, 10).map((goal) => ({
+      change: 'shorter-track',
+      amount: goal,
+      params: { ...params, goal },
+    })),
+  materials: ({ goal, record }) => [
+    { item: `number track to ${goal}`, perSet: 1 },
+    { item: 'marker', perPlayer: 1, loose: true },
+    { item: 'die', perSet: 1 },
+    { item: 'table of currents', perSet: 1 },
+    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+  ],
+  texts: {
+    rules: [
+      'Roll and find your current in the table.',
+      'Say where it takes you before you move.',
+      'Move on or back.',
+      'Nobody drifts below zero.',
+      'First to the end or beyond wins.',
+    ],
+    lookFors: [
+      'Tells “on” from “back” without a reminder?',
+      'Says the new number before moving?',
+      'Counts back without counting the square stood on?',
+    ],
+    misconceptions: [
+      { seen: 'Counts on when the table says back.', ask: 'Will your number get bigger or smaller?' },
+      { seen: 'Counts the square stood on when going back.', ask: 'One back from 14: where is that?' },
+    ],
+    talk: 'Which current helps most? How do you know?',
+    cautions: [smallParts],
+    homeVersion: 'Write your own table for the six faces and use a tape measure as the track.',
+    finishEarly: 'Change one line of the table. Is the game longer now?',
+  },
+  room: { ...quietTable, together: false, win: true },
+})

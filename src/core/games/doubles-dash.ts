@@ -1,0 +1,118 @@
+import { z } from 'zod'
+import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
+import type { GameState, Sink } from './game'
+import { cards, dice, shorterBy, turnUp } from './source'
+
+const paramsSchema = z.object({
+  /** Boxes of each column. */
+  boxes: z.number().int().min(2).max(12),
+  /** Numbers that are doubled: 6 for a die, more for cards from 1. */
+  values: z.number().int().min(3).max(12),
+  /** Say beforehand which column will win. */
+  predict: z.boolean().default(false),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+interface State extends GameState {
+  params: Params
+  /** Boxes filled in each column. */
+  heights: readonly number[]
+  number: number
+  started: boolean
+}
+
+function play(state: State, _move: unknown, sink?: Sink): State {
+  const { params, heights, number, turn: player } = state
+  sink?.({
+    kind: 'answered',
+    player,
+    item: { op: 'add', a: number, b: number, answer: 2 * number },
+    steps: number,
+  })
+  sink?.({ kind: 'wrote', player, what: 'numeral', text: String(2 * number) })
+  sink?.({ kind: 'placed', player, space: 2 * number })
+  const grown = heights.with(number - 1, heights[number - 1] + 1)
+  return {
+    ...state,
+    heights: grown,
+    started: true,
+    ended: grown[number - 1] >= params.boxes,
+    turn: nextTurn(state),
+  }
+}
+
+const level = (id: string, title: string, values: number, boxes: number) =>
+  levelOf<Params>(id, title, 2 * values, 'numerals', { boxes, values, predict: false })
+
+export const doublesDash = defineGame<Params, State, 'double', null>({
+  id: 'doubles-dash',
+  title: 'Doubles Dash',
+  summary: 'Double the number and fill the next box of its column; which column is first at the top?',
+  section: 'collect',
+  params: paramsSchema,
+  levels: [
+    level('short', 'doubles to 12, four boxes', 6, 4),
+    level('die', 'doubles to 12, six boxes', 6, 6),
+    level('cards', 'doubles to 20, cards', 10, 4),
+  ],
+  players: { min: 1, max: 2, typical: 2 },
+  goes: 'alternate',
+  interaction: 'shared',
+  setup: (params, players) => ({
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    heights: Array<number>(params.values).fill(0),
+    number: 0,
+    started: false,
+  }),
+  roll(state, chance, sink) {
+    const { params, turn: player } = state
+    if (params.predict && !state.started) sink?.({ kind: 'predicted', player })
+    const source = params.values === 6 ? dice(1) : cards(1, params.values)
+    return { ...state, number: turnUp(source, chance, player, sink)[0] }
+  },
+  moves: () => ['double'],
+  play,
+  view: () => null,
+  choose: noChoice,
+  // Columns differ in name only: every number is as likely as any other.
+  key: ({ heights }) => [...heights].sort((a, b) => b - a).join(),
+  variants: (params) => [
+    ...shorterBy(params.boxes, 2).map((boxes) => ({
+      change: 'fewer-spaces' as const,
+      amount: boxes,
+      params: { ...params, boxes },
+    })),
+  ],
+  materials: ({ boxes, values }) => [
+    { item: `doubles sheet, ${values} columns of ${boxes}`, perPlayer: 1 },
+    { item: 'pencil', perPlayer: 1 },
+    values === 6 ? { item: 'die', perSet: 1 } : { item: `card pack 1 to ${values}`, perSet: 1 },
+  ],
+  texts: {
+    rules: [
+      'Guess which column will be first at the top.',
+      'Roll or turn a card and double it.',
+      'Write the double in the next box of that column.',
+      'The first column at the top ends the race.',
+      'Was your guess right? Could you have known?',
+    ],
+    lookFors: [
+      'Knows the double, or adds?',
+      'Uses fingers or a five to see 7 and 7?',
+      'Says that every column has the same chance?',
+    ],
+    misconceptions: [
+      { seen: 'Writes the number itself.', ask: 'Double four: four and …?' },
+      { seen: 'Thinks six comes more rarely.', ask: 'How many sixes are on the die? How many threes?' },
+    ],
+    talk: 'Which doubles do you just know? How can they help with the next ones?',
+    cautions: [],
+    homeVersion: 'Draw six columns on squared paper and roll a die.',
+    finishEarly: 'Write a near double beside each double: 6 and 6, 6 and 7.',
+  },
+  room: { ...quietTable },
+})

@@ -1,0 +1,168 @@
+import type { Chance } from '../../chance/chance'
+import type { PracticeItem } from '../../skills'
+
+interface QuestionKind {
+  title: string
+  /** The strand and step that every question of this kind practises. */
+  strand: string
+  step: string
+  /** The largest number in a question. */
+  to: number
+  ask: (chance: Chance) => PracticeItem
+}
+
+const add = (a: number, b: number): PracticeItem => ({ op: 'add', a, b, answer: a + b })
+const subtract = (a: number, b: number): PracticeItem => ({ op: 'subtract', a, b, answer: a - b })
+const missing = (part: number, whole: number): PracticeItem => ({
+  op: 'missing',
+  part,
+  whole,
+  answer: whole - part,
+})
+const multiply = (a: number, b: number): PracticeItem => ({ op: 'multiply', a, b, answer: a * b })
+
+/** Questions by strand and step, with fresh numbers each time. */
+export const questionKinds = {
+  'parts-of-5': {
+    title: 'parts of 5',
+    strand: 'add',
+    step: 'parts-of-5',
+    to: 5,
+    ask: (chance) => missing(chance.int(0, 5), 5),
+  },
+  'take-away-10': {
+    title: 'take away to 10',
+    strand: 'add',
+    step: 'take-away-10',
+    to: 10,
+    ask: (chance) => {
+      const a = chance.int(6, 10)
+      return subtract(a, chance.int(1, a - 1))
+    },
+  },
+  'count-on-10': {
+    title: 'count on to 10',
+    strand: 'add',
+    step: 'count-on-10',
+    to: 10,
+    ask: (chance) => {
+      const b = chance.int(1, 4)
+      return add(chance.int(6 - b, 10 - b), b)
+    },
+  },
+  'bonds-10': {
+    title: 'parts of 10',
+    strand: 'add',
+    step: 'complements-10',
+    to: 10,
+    ask: (chance) => missing(chance.int(0, 10), 10),
+  },
+  doubles: {
+    title: 'doubles to 20',
+    strand: 'add',
+    step: 'count-on-20',
+    to: 20,
+    ask: (chance) => {
+      const number = chance.int(6, 10)
+      return add(number, number)
+    },
+  },
+  'make-ten': {
+    title: 'make ten',
+    strand: 'add',
+    step: 'make-ten-20',
+    to: 20,
+    ask: (chance) => {
+      const a = chance.int(7, 9)
+      const b = chance.int(11 - a > 4 ? 11 - a : 4, 9)
+      return a === b ? add(a, b - 1) : add(a, b)
+    },
+  },
+  'subtract-20': {
+    title: 'subtract to 20',
+    strand: 'add',
+    step: 'subtract-20',
+    to: 20,
+    ask: (chance) => subtract(chance.int(11, 20), chance.int(2, 9)),
+  },
+  'tens-and-ones': {
+    title: 'tens and ones',
+    strand: 'place',
+    step: 'tens-ones',
+    to: 100,
+    ask: (chance) => {
+      const [tens, ones] = [chance.int(2, 9), chance.int(0, 9)]
+      return { op: 'tens', tens, ones, answer: 10 * tens + ones }
+    },
+  },
+  'gap-100': {
+    title: 'gap to 100',
+    strand: 'add',
+    step: 'complement-100',
+    to: 100,
+    ask: (chance) => missing(chance.int(1, 99), 100),
+  },
+  'more-or-less-100': {
+    title: 'which is more, to 100',
+    strand: 'order',
+    step: 'order-100',
+    to: 100,
+    ask: (chance) => {
+      const a = chance.int(21, 100)
+      const b = chance.int(10, 100)
+      return { op: 'compare', a, b, ask: 'more', answer: Math.max(a, b) }
+    },
+  },
+  'times-2-5-10': {
+    title: 'times 2, 5, 10',
+    strand: 'facts',
+    step: 'x2-10-5',
+    to: 100,
+    ask: (chance) => multiply([2, 5, 10][chance.int(0, 2)], chance.int(1, 10)),
+  },
+  'times-3-4': {
+    title: 'times 3, 4',
+    strand: 'facts',
+    step: 'x3-4',
+    to: 36,
+    ask: (chance) => multiply(chance.int(3, 4), [3, 4, 6, 7, 8, 9][chance.int(0, 5)]),
+  },
+  'times-6-9': {
+    title: 'times 6 to 9',
+    strand: 'facts',
+    step: 'x6-9',
+    to: 81,
+    ask: (chance) => multiply(chance.int(6, 9), chance.int(6, 9)),
+  },
+  factors: {
+    title: 'missing factor',
+    strand: 'facts',
+    step: 'missing-factor',
+    to: 90,
+    ask: (chance) => {
+      const [part, answer] = [chance.int(2, 9), chance.int(2, 10)]
+      return { op: 'factor', part, whole: part * answer, answer }
+    },
+  },
+} as const satisfies Record<string, QuestionKind>
+
+export type QuestionKindId = keyof typeof questionKinds
+export const questionKindIds = Object.keys(questionKinds) as [QuestionKindId, ...QuestionKindId[]]
+
+/** A question of this kind. */
+export const question = (kind: QuestionKindId, chance: Chance): PracticeItem =>
+  questionKinds[kind].ask(chance)
+
+/** Counts needed to work an item out by counting up; 0 where it is known or read. */
+export function countsFor(item: PracticeItem): number {
+  switch (item.op) {
+    case 'add':
+      return Math.min(item.a, item.b)
+    case 'subtract':
+      return Math.min(item.b, item.answer)
+    case 'missing':
+      return Math.floor(item.answer / 10) + (item.answer % 10)
+    default:
+      return 0
+  }
+}

@@ -1,0 +1,91 @@
+import type { Chance } from '../../chance/chance'
+import { nextTurn, noChoice, type Alike, type Engine, type GameState, type Sink } from '../game'
+import { without } from '../source'
+
+export interface RespondState<P> extends GameState {
+  params: P
+  /** Cards of the pack not turned yet, by number; empty where no pack is used. */
+  packLeft: readonly number[]
+  /** Tasks answered so far. */
+  done: number
+  /** What the task shows: dice, a card, or whatever the game makes of it. */
+  prompt: readonly number[]
+}
+
+/** The answer to the task that lies open. */
+type Respond = 'answer'
+
+/** What a task is opened and answered with. */
+interface Turn<P> {
+  params: P
+  player: number
+  players: number
+  /** Tasks answered before. */
+  done: number
+}
+
+interface RespondRules<P> {
+  /** Tasks of a whole game; null: until the time is up. */
+  tasks: (params: P) => number | null
+  /** Number of cards of a pack that is turned without putting back; left out: no pack. */
+  cards?: (params: P) => number
+  /** Opens a task: by chance, or from the card with this number. Sends what the device did. */
+  open: (turn: Turn<P> & { chance: Chance; card: number }, sink?: Sink) => readonly number[]
+  /** Sends what is answered, built, written. */
+  answer: (turn: Turn<P> & { prompt: readonly number[] }, sink: Sink) => void
+  /** One call for all: the task is opened once and done when the last child has answered. */
+  all?: boolean
+  /** Tasks come in an order of their own, so that no two goes need be alike. */
+  inOrder?: boolean
+}
+
+/**
+ * Answer and explain: a task is opened, a child answers it, the next one's turn. There is always
+ * something to do, so no go is dead.
+ */
+export function responding<P>(
+  rules: RespondRules<P>,
+): Engine<P, RespondState<P>, Respond, readonly number[]> {
+  const packOf = (params: P) => Array.from({ length: rules.cards?.(params) ?? 0 }, (_, card) => card)
+  return {
+    setup: (params, players) => ({
+      params,
+      players,
+      turn: 0,
+      ended: false,
+      winner: null,
+      packLeft: packOf(params),
+      done: 0,
+      prompt: [],
+    }),
+    roll(state, chance, sink) {
+      const { params, turn: player, players, done, packLeft } = state
+      const turn = { params, player, players, done, chance }
+      if (!rules.cards) return { ...state, prompt: rules.open({ ...turn, card: 0 }, sink) }
+      const held = packLeft.length > 0 ? packLeft : packOf(params)
+      const index = chance.int(0, held.length - 1)
+      return {
+        ...state,
+        packLeft: without(held, index),
+        prompt: rules.open({ ...turn, card: held[index] }, sink),
+      }
+    },
+    moves: () => answering,
+    play(state, _move, sink) {
+      const { params, prompt, turn: player, players, done: before } = state
+      if (sink) rules.answer({ params, player, players, done: before, prompt }, sink)
+      const done = rules.all && player < players - 1 ? before : before + 1
+      const tasks = rules.tasks(params)
+      return { ...state, turn: nextTurn(state), done, ended: tasks !== null && done >= tasks }
+    },
+    view: ({ prompt }) => prompt,
+    choose: noChoice,
+    ...(rules.inOrder
+      ? { key: ({ done, turn }: RespondState<P>) => `${done} ${turn}` }
+      : {
+          alike: (params: P): Alike => ({ goes: rules.tasks(params), pack: rules.cards?.(params) ?? null }),
+        }),
+  }
+}
+
+const answering = ['answer'] as const

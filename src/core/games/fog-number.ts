@@ -1,0 +1,145 @@
+import { z } from 'zod'
+import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import type { GameState, Sink, Variant } from './game'
+import { range } from './source'
+
+const paramsSchema = z
+  .object({
+    low: z.number().int().min(0).max(100),
+    high: z.number().int().min(3).max(1000),
+    /** What a question must name: a number, a double, or tens and ones. */
+    fact: z.enum(['number', 'double', 'tens-and-ones']).default('number'),
+    record: z.boolean().default(false),
+  })
+  .refine(({ low, high }) => low < high, {
+    path: ['high'],
+    error: 'The highest number must be the larger one.',
+  })
+
+type Params = z.infer<typeof paramsSchema>
+
+interface State extends GameState {
+  params: Params
+  /** What the number can still be. */
+  from: number
+  to: number
+  /** How far the hidden number lies above `from`: known to its holder only. */
+  hidden: number
+}
+
+interface View {
+  from: number
+  to: number
+  fact: Params['fact']
+}
+
+/** “Is it more than x?”: every x that tells something, even ones only where a double must be named. */
+function moves({ params, from, to }: State): readonly number[] {
+  const all = range(from, to - 1)
+  const doubles = all.filter((x) => x % 2 === 0)
+  return params.fact === 'double' && doubles.length > 0 ? doubles : all
+}
+
+function tell({ fact, record }: Params, x: number, number: number, player: number, sink: Sink) {
+  if (fact === 'double' && x % 2 === 0)
+    sink({ kind: 'answered', player, item: { op: 'add', a: x / 2, b: x / 2, answer: x }, steps: x / 2 })
+  if (fact === 'tens-and-ones')
+    sink({
+      kind: 'answered',
+      player,
+      item: { op: 'tens', tens: Math.floor(x / 10), ones: x % 10, answer: x },
+      steps: 0,
+    })
+  const answer = Math.max(x, number)
+  sink({ kind: 'answered', player, item: { op: 'compare', a: number, b: x, ask: 'more', answer }, steps: 0 })
+  sink({ kind: 'explained', player })
+  if (record) sink({ kind: 'wrote', player, what: 'numeral', text: `${number > x ? '>' : '≤'} ${x}` })
+}
+
+function play(state: State, x: number | null, sink?: Sink): State {
+  if (x === null) return { ...state, turn: nextTurn(state) }
+  const number = state.from + state.hidden
+  if (sink) tell(state.params, x, number, state.turn, sink)
+  const from = number > x ? x + 1 : state.from
+  const to = number > x ? state.to : x
+  return { ...state, from, to, hidden: 0, ended: from === to, turn: nextTurn(state) }
+}
+
+/** The question that leaves as few numbers as it can, whatever the answer. */
+function halve({ from, to }: View, options: readonly number[]): number {
+  return bestOf(options, (x) => -Math.max(x - from + 1, to - x))
+}
+
+/** How many numbers can be left after each question, at the worst, asking well. */
+function leaves({ low, high }: Params): number[] {
+  const left: number[] = []
+  for (let count = high - low + 1; count > 1; left.push(count)) count = Math.ceil(count / 2)
+  return left
+}
+
+const level = (id: string, title: string, low: number, high: number, fact: Params['fact']) =>
+  levelOf<Params>(id, title, high, 'numerals', { low, high, fact, record: false })
+
+export const fogNumber = defineGame<Params, State, number, View>({
+  id: 'fog-number',
+  title: 'Number in the Fog',
+  summary: 'One child holds a number; the others find it with yes-or-no questions.',
+  section: 'explain',
+  params: paramsSchema,
+  levels: [
+    level('to-10', '0 to 10', 0, 10, 'number'),
+    level('to-20', '0 to 20', 0, 20, 'number'),
+    level('doubles', '0 to 20, naming doubles', 0, 20, 'double'),
+    level('to-100', '0 to 100, naming tens and ones', 0, 100, 'tens-and-ones'),
+  ],
+  players: { min: 2, max: 6, typical: 4 },
+  goes: 'alternate',
+  interaction: 'shared',
+  setup: (params, players) => ({
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    winner: null,
+    from: params.low,
+    to: params.high,
+    hidden: 0,
+  }),
+  // Given the answers so far every number left is as likely: the hidden one need not be carried along.
+  roll: (state, chance) => ({ ...state, hidden: chance.int(0, state.to - state.from) }),
+  moves,
+  play,
+  view: ({ params, from, to }) => ({ from, to, fact: params.fact }),
+  choose: { novice: anyMove, planner: halve },
+  key: ({ from, to }) => `${from} ${to}`,
+  figures: (params) => ({ questionsAtMost: leaves(params).length, leaves: leaves(params) }),
+  variants: (params): Variant<Params>[] =>
+    params.high > 20 ? [{ change: 'shorter-track', amount: 20, params: { ...params, high: 20 } }] : [],
+  materials: ({ high }) => [
+    { item: high > 20 ? 'hundred grid' : `number line to ${high}`, perSet: 1 },
+    { item: 'cover strip', perSet: 2 },
+  ],
+  texts: {
+    rules: [
+      'One child writes a number and hides it.',
+      'Ask questions that are answered with yes or no.',
+      'Say what you ask for: “more than double eight?”',
+      'Cover the numbers it cannot be.',
+      'How few questions do you need?',
+    ],
+    lookFors: [
+      'Asks so that about half of the numbers go?',
+      'Uses the answers given before?',
+      'Covers the right side of the line?',
+    ],
+    misconceptions: [
+      { seen: 'Guesses one number after another.', ask: 'How many numbers are left if the answer is no?' },
+      { seen: 'Asks what is known already.', ask: 'It is more than ten. Can it be seven?' },
+    ],
+    talk: 'Which question helped most? Why?',
+    cautions: [],
+    homeVersion: 'Think of a number to twenty on the way to school.',
+    finishEarly: 'How few questions could always be enough?',
+  },
+  room: { ...quietTable, where: 'carpet', alone: false },
+})

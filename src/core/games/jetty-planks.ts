@@ -1,0 +1,82 @@
+import { z } from 'zod'
+import { covering } from './families/cover'
+import { defineGame, levelOf, quietTable } from './game'
+import { dice, range, sum, turnUp } from './source'
+
+const paramsSchema = z.object({
+  /** The largest number on the side. */
+  to: z.number().int().min(10).max(1000),
+  /** Blanks between the two numbers a row shows. */
+  blanks: z.number().int().min(1).max(4).default(3),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const rows = 11
+
+/** Numbers of the row with this index: rows climb evenly towards the largest number. */
+function rowOf({ to, blanks }: Params, index: number): number[] {
+  const start = Math.round((index * (to - blanks - 1)) / (rows - 1))
+  return range(start, start + blanks + 1)
+}
+
+const engine = covering<Params>({
+  own: true,
+  spaces: () => rows,
+  throw: (_params, chance, player, sink) => turnUp(dice(2), chance, player, sink),
+  matching: (_params, thrown) => [sum(thrown) - 2],
+  cover(params, space, _thrown, player, sink) {
+    for (const number of rowOf(params, space).slice(1, -1)) {
+      sink({ kind: 'answered', player, item: { op: 'say', from: number - 1, answer: number }, steps: 1 })
+      sink({ kind: 'answered', player, item: { op: 'numeral', answer: number }, steps: 0 })
+      sink({ kind: 'wrote', player, what: 'numeral', text: String(number) })
+    }
+    sink({ kind: 'placed', player, space: space + 2 })
+  },
+})
+
+const level = (to: number) =>
+  levelOf<Params>(`to-${to}`, `numbers to ${to}`, to, 'numerals', { to, blanks: 3 })
+
+export const jettyPlanks = defineGame({
+  ...engine,
+  id: 'jetty-planks',
+  title: 'Jetty Planks',
+  summary: 'Two dice pick a row of your jetty; write the numbers that are missing in it.',
+  section: 'collect',
+  params: paramsSchema,
+  levels: [level(10), level(20), level(50), level(100)],
+  players: { min: 1, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'race',
+  variants: (params) =>
+    params.blanks > 1 ? [{ change: 'fewer-spaces', amount: 1, params: { ...params, blanks: 1 } }] : [],
+  materials: ({ to }) => [
+    { item: `jetty sheet to ${to}`, perPlayer: 1 },
+    { item: 'wipe-clean sleeve with pen', perPlayer: 1 },
+    { item: 'die', perSet: 2 },
+  ],
+  texts: {
+    rules: [
+      'Roll two dice and add them: that is your row.',
+      'Read the numbers at its ends.',
+      'Write what is missing between them.',
+      'Row filled already? Pass the go on.',
+      'First with a full side wins.',
+    ],
+    lookFors: [
+      'Goes on from the first number, or counts from one?',
+      'Writes teens the right way round?',
+      'Checks against the number at the other end?',
+    ],
+    misconceptions: [
+      { seen: 'Writes 31 for 13.', ask: 'How many tens does thirteen have? Where do they go?' },
+      { seen: 'After 29 writes 20 or 210.', ask: 'Which ten comes after the twenties?' },
+    ],
+    talk: 'Which rows take longest to get? Why do some come so rarely?',
+    cautions: [],
+    homeVersion: 'Write short rows with gaps for each other and fill them in.',
+    finishEarly: 'Make a row of your own with two gaps for a partner.',
+  },
+  room: { ...quietTable, together: false, win: true },
+})

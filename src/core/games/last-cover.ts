@@ -1,0 +1,174 @@
+import { z } from 'zod'
+import { smallParts } from './cautions'
+import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import type { GameState, Sink, Variant } from './game'
+import { dice, range, shorterBy, turnUp } from './source'
+
+const paramsSchema = z.object({
+  op: z.enum(['subtract', 'add']).default('subtract'),
+  /** The largest number in a sentence. */
+  to: z.number().int().min(4).max(20),
+  /** Sentences of teens and ones only: 17 − 4, 13 + 5. */
+  teens: z.boolean().default(false),
+  /** Squares of the path round the pool; every eighth is wild. */
+  squares: z.number().int().min(8).max(32).default(16),
+  wild: z.boolean().default(true),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+interface Sentence {
+  a: number
+  b: number
+  answer: number
+}
+
+interface Board {
+  /** A sentence for each square; null: wild. */
+  path: readonly (Sentence | null)[]
+  /** Answers in the pool, each once. */
+  pool: readonly number[]
+}
+
+interface State extends GameState {
+  params: Params
+  positions: readonly number[]
+  covered: readonly boolean[]
+}
+
+interface View {
+  board: Board
+  covered: readonly boolean[]
+}
+
+const boards = new Map<string, Board>()
+
+/** The path of sentences and the pool of their answers: every answer has a square that leads to it. */
+function boardOf(params: Params): Board {
+  const { op, to, teens, squares, wild } = params
+  const key = `${op} ${to} ${teens} ${squares} ${wild}`
+  const known = boards.get(key)
+  if (known) return known
+  const all: Sentence[] = range(teens ? 11 : 1, to).flatMap((whole) =>
+    range(1, teens ? whole - 10 : whole).map((b) =>
+      op === 'subtract' ? { a: whole, b, answer: whole - b } : { a: whole - b, b, answer: whole },
+    ),
+  )
+  const chosen = range(1, squares).map((square) =>
+    // A stride with no common part spreads the sentences over the path.
+    wild && square % 8 === 0 ? null : all[(square * 7) % all.length],
+  )
+  const pool = [...new Set(chosen.flatMap((sentence) => (sentence ? [sentence.answer] : [])))]
+  const board = { path: chosen, pool: pool.sort((a, b) => a - b) }
+  boards.set(key, board)
+  return board
+}
+
+function moves({ params, positions, covered, turn }: State): readonly number[] {
+  const { path, pool } = boardOf(params)
+  const sentence = path[positions[turn]]
+  const open: number[] = []
+  pool.forEach((answer, space) => {
+    if (!covered[space] && (!sentence || sentence.answer === answer)) open.push(space)
+  })
+  return open
+}
+
+function play(state: State, space: number | null, sink?: Sink): State {
+  const { params, positions, covered, turn: player } = state
+  const { path, pool } = boardOf(params)
+  const sentence = path[positions[player]]
+  if (sentence && sink)
+    sink({ kind: 'answered', player, item: { op: params.op, ...sentence }, steps: sentence.b })
+  if (space === null) return { ...state, turn: nextTurn(state) }
+  sink?.({ kind: 'placed', player, space: pool[space] })
+  const now = covered.with(space, true)
+  return { ...state, covered: now, ended: now.every(Boolean), turn: nextTurn(state) }
+}
+
+/** On a wild square: the answer that the fewest sentences lead to. */
+function hardest({ board }: View, options: readonly number[]): number {
+  return bestOf(
+    options,
+    (space) => -board.path.filter((sentence) => sentence?.answer === board.pool[space]).length,
+  )
+}
+
+const level = (id: string, title: string, params: z.input<typeof paramsSchema>) =>
+  levelOf<Params>(id, title, params.to, 'numerals', paramsSchema.parse(params))
+
+export const lastCover = defineGame<Params, State, number, View>({
+  id: 'last-cover',
+  title: 'Last Cover',
+  summary: 'Work out sentences round a pool and cover the answers; whoever covers the last one wins.',
+  section: 'tracks',
+  params: paramsSchema,
+  levels: [
+    level('within-5', 'taking away within 5', { to: 5 }),
+    level('within-10', 'taking away within 10', { to: 10 }),
+    level('add-10', 'adding within 10', { to: 10, op: 'add' }),
+    level('teens', 'teens minus ones', { to: 19, teens: true }),
+    level('within-20', 'taking away within 20', { to: 20, squares: 24 }),
+  ],
+  players: { min: 2, max: 4, typical: 3 },
+  goes: 'alternate',
+  interaction: 'contest',
+  setup: (params, players) => ({
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    positions: Array<number>(players).fill(0),
+    covered: boardOf(params).pool.map(() => false),
+  }),
+  roll(state, chance, sink) {
+    const { params, positions, turn: player } = state
+    const [face] = turnUp(dice(1), chance, player, sink)
+    const to = (positions[player] + face) % boardOf(params).path.length
+    sink?.({ kind: 'moved', player, from: positions[player], to, squares: face })
+    return { ...state, positions: positions.with(player, to) }
+  },
+  moves,
+  play,
+  view: ({ params, covered }) => ({ board: boardOf(params), covered }),
+  choose: { novice: anyMove, planner: hardest },
+  variants: (params): Variant<Params>[] => [
+    ...shorterBy(params.squares, 8).map((squares) => ({
+      change: 'fewer-spaces' as const,
+      amount: squares,
+      params: { ...params, squares },
+    })),
+  ],
+  materials: (params) => [
+    { item: `sentence path, ${params.op === 'add' ? 'adding' : 'taking away'} to ${params.to}`, perSet: 1 },
+    { item: 'marker', perPlayer: 1, loose: true },
+    { item: 'counter', perSet: boardOf(params).pool.length, loose: true },
+    { item: 'die', perSet: 1 },
+  ],
+  texts: {
+    rules: [
+      'Roll and move round the path.',
+      'Work out the sentence you land on.',
+      'Cover its answer in the pool.',
+      'Covered already? Pass the go on. A wild square covers any.',
+      'Whoever covers the last answer wins.',
+    ],
+    lookFors: [
+      'Knows the answer, counts back, or takes away with counters?',
+      'Looks for the sentence that is still needed?',
+      'Uses one sentence to find the next?',
+    ],
+    misconceptions: [
+      { seen: 'Adds the numbers of a taking-away sentence.', ask: 'Will there be more or fewer at the end?' },
+      {
+        seen: 'Is one out when counting back.',
+        ask: 'Start at nine and take one away. Where are you?',
+      },
+    ],
+    talk: 'Which answers are still open? Which sentence would help?',
+    cautions: [smallParts],
+    homeVersion: 'Write ten sentences in a ring and their answers in the middle; cover with buttons.',
+    finishEarly: 'Find another sentence for each answer in the pool.',
+  },
+  room: { ...quietTable, alone: false, win: true },
+})

@@ -1,0 +1,198 @@
+import { z } from 'zod'
+import type { Chance } from '../chance/chance'
+import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import type { GameState, Sink, Variant } from './game'
+import { range, without } from './source'
+
+const paramsSchema = z
+  .object({
+    /** What the cards of a catch make together. */
+    target: z.number().int().min(2).max(40),
+    high: z.number().int().min(2).max(20),
+    /** Of each card. */
+    copies: z.number().int().min(1).max(8).default(4),
+    /** Cards that lie open. */
+    turn: z.number().int().min(2).max(6).default(4),
+  })
+  .refine(({ high, copies, turn }) => high * copies >= turn, {
+    path: ['turn'],
+    error: 'The pack has fewer cards than that.',
+  })
+
+type Params = z.infer<typeof paramsSchema>
+
+interface State extends GameState {
+  params: Params
+  /** Cards face down that nobody has seen, lowest first; drawn in random order. */
+  unseen: readonly number[]
+  /** Cards put back under the pile, in their order. */
+  under: readonly number[]
+  open: readonly number[]
+  /** Catches of each player. */
+  piles: readonly number[]
+  /** Cards put under since the last catch: once round the pile without one ends the game. */
+  since: number
+}
+
+/** Cards that are taken together, ascending. */
+type Catch = readonly number[]
+
+/** Every choice of open cards that makes the target; cards of one number are alike. */
+function catches(open: readonly number[], target: number): Catch[] {
+  const sorted = [...open].sort((a, b) => a - b)
+  const found: number[][] = []
+  const take = (from: number, left: number, taken: number[]) => {
+    if (left === 0) found.push(taken)
+    for (let i = from; i < sorted.length && sorted[i] <= left; i++)
+      if (i === from || sorted[i] !== sorted[i - 1]) take(i + 1, left - sorted[i], [...taken, sorted[i]])
+  }
+  take(0, target, [])
+  return found
+}
+
+function refill(state: State, chance: Chance, sink?: Sink): State {
+  let { unseen, under, open } = state
+  const before = open.length
+  while (open.length < state.params.turn && unseen.length + under.length > 0) {
+    if (unseen.length > 0) {
+      const index = chance.int(0, unseen.length - 1)
+      open = [...open, unseen[index]]
+      unseen = without(unseen, index)
+    } else {
+      open = [...open, under[0]]
+      under = under.slice(1)
+    }
+  }
+  if (sink && open.length > before) sink({ kind: 'drew', player: state.turn, card: open[open.length - 1] })
+  return { ...state, unseen, under, open }
+}
+
+function play(state: State, caught: Catch | null, sink?: Sink): State {
+  const { params, unseen, under, open, piles, since, turn: player } = state
+  if (caught === null) {
+    const nowUnder = [...under, ...open]
+    const all = unseen.length + nowUnder.length
+    const now = { ...state, open: [], under: nowUnder, since: since + open.length, turn: nextTurn(state) }
+    return { ...now, ended: now.since >= all + params.turn || all <= params.turn, winner: most(piles) }
+  }
+  if (sink) {
+    const [first, ...rest] = caught
+    if (rest.length === 0)
+      sink({ kind: 'answered', player, item: { op: 'numeral', answer: first }, steps: 0 })
+    let soFar = first
+    for (const card of rest) {
+      const item = { op: 'add' as const, a: soFar, b: card, answer: soFar + card }
+      sink({ kind: 'answered', player, item, steps: card })
+      soFar += card
+    }
+    sink({ kind: 'took', player, cards: [...caught] })
+  }
+  let left = open
+  for (const card of caught) left = without(left, left.indexOf(card))
+  const now = piles.with(player, piles[player] + 1)
+  const ended = unseen.length + under.length === 0 && catches(left, params.target).length === 0
+  return { ...state, open: left, piles: now, since: 0, ended, winner: most(now), turn: nextTurn(state) }
+}
+
+function most(piles: readonly number[]): number | null {
+  const best = Math.max(...piles)
+  return piles.filter((pile) => pile === best).length === 1 ? piles.indexOf(best) : null
+}
+
+const choose = (n: number, k: number): number => (k === 0 ? 1 : k > n ? 0 : (choose(n - 1, k - 1) * n) / k)
+
+/** Chance that a fresh deal holds a catch: all deals by how many of each number they hold. */
+function catchShare({ target, high, copies, turn }: Params): number {
+  let holding = 0
+  const deal = (number: number, left: number, ways: number, open: number[]) => {
+    if (left === 0) {
+      if (catches(open, target).length > 0) holding += ways
+      return
+    }
+    if (number > high) return
+    for (let count = 0; count <= Math.min(copies, left); count++)
+      deal(number + 1, left - count, ways * choose(copies, count), [
+        ...open,
+        ...Array<number>(count).fill(number),
+      ])
+  }
+  deal(1, turn, 1, [])
+  return holding / choose(high * copies, turn)
+}
+
+const level = (id: string, title: string, target: number, high: number, turn: number) =>
+  levelOf<Params>(id, title, Math.max(target, high), 'numerals', { target, high, copies: 4, turn })
+
+export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
+  id: 'tens-catch',
+  title: 'Tens Catch',
+  summary: 'Four cards lie open; catch any that make ten together.',
+  section: 'collect',
+  params: paramsSchema,
+  levels: [
+    level('to-5', 'making 5', 5, 4, 4),
+    level('to-10', 'making 10', 10, 9, 4),
+    level('to-12', 'making 12', 12, 9, 4),
+    level('to-20', 'making 20', 20, 10, 5),
+  ],
+  players: { min: 1, max: 4, typical: 1 },
+  goes: 'parallel',
+  interaction: 'shared',
+  setup: (params, players) => ({
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    winner: null,
+    unseen: range(1, params.high).flatMap((card) => Array<number>(params.copies).fill(card)),
+    under: [],
+    open: [],
+    piles: Array<number>(players).fill(0),
+    since: 0,
+  }),
+  roll: refill,
+  moves: ({ params, open }) => catches(open, params.target),
+  play,
+  view: ({ open }) => open,
+  // Fewer cards in a catch leave more for the next.
+  choose: { novice: anyMove, planner: (_open, options) => bestOf(options, ({ length }) => -length) },
+  figures: (params) => ({ catchShare: catchShare(params) }),
+  variants: (params): Variant<Params>[] => [
+    ...(params.turn < 6
+      ? [{ change: 'another-device' as const, params: { ...params, turn: params.turn + 1 } }]
+      : []),
+    ...(params.copies > 2
+      ? [{ change: 'fewer-cards' as const, amount: params.high * 2, params: { ...params, copies: 2 } }]
+      : []),
+  ],
+  materials: ({ high, copies }) => [{ item: `card pack 1 to ${high}, ${copies} of each`, perPlayer: 1 }],
+  texts: {
+    rules: [
+      'Turn four cards.',
+      'Take any that make ten together, two or more.',
+      'Fill up to four again.',
+      'Nothing makes ten? Put the four under the pile.',
+      'Count your catches at the end.',
+    ],
+    lookFors: [
+      'Knows the pairs that make ten?',
+      'Finds three cards that make ten?',
+      'Starts from one card and asks what is missing?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Looks only at neighbours.',
+        ask: 'Which card would go with the seven? Do you see it anywhere?',
+      },
+      {
+        seen: 'Takes cards that make nine or eleven.',
+        ask: 'Show me seven on a ten frame. How many are free?',
+      },
+    ],
+    talk: 'Which cards go together without thinking? Which need a look?',
+    cautions: [],
+    homeVersion: 'Use playing cards up to nine without the picture cards; an ace stands for one.',
+    finishEarly: 'Make ten with as many cards as you can.',
+  },
+  room: { ...quietTable, win: true },
+})

@@ -1,0 +1,118 @@
+import { z } from 'zod'
+import { smallParts } from './cautions'
+import { tracking } from './families/track'
+import { defineGame, levelOf, quietTable, type Sink, type Variant } from './game'
+import { dice, range, sum, turnUp } from './source'
+
+const paramsSchema = z.object({
+  tens: z.number().int().min(2).max(12),
+  dice: z.number().int().min(1).max(3).default(2),
+  /** Start with the tens and pay until nothing is left. */
+  backwards: z.boolean().default(false),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+/** Says how many tens and ones lie on the mat now, and handles the pieces. */
+function tellMat(from: number, to: number, player: number, sink: Sink) {
+  const tens = Math.floor(to / 10)
+  const changed = Math.abs(tens - Math.floor(from / 10))
+  sink({ kind: 'built', player, cubes: Math.abs(to - from), space: to % 10 })
+  // Ten ones for a ten, or a ten for ten ones.
+  for (let trade = 0; trade < changed; trade++) sink({ kind: 'took', player, cards: [10] })
+  const item = { op: 'tens' as const, tens, ones: to % 10, answer: to }
+  sink({ kind: 'answered', player, item, steps: 0 })
+}
+
+const engine = tracking<Params, number>({
+  start: ({ tens, backwards }) => (backwards ? 10 * tens : 0),
+  throw: (params, _at, chance, player, sink) => turnUp(dice(params.dice), chance, player, sink),
+  options: (_params, _at, thrown) => [sum(thrown)],
+  land({ backwards }, at, total, player, sink) {
+    const to = backwards ? Math.max(0, at - total) : at + total
+    if (sink) {
+      const b = Math.abs(to - at)
+      const op = backwards ? ('subtract' as const) : ('add' as const)
+      sink({ kind: 'answered', player, item: { op, a: at, b, answer: to }, steps: b })
+      tellMat(at, to, player, sink)
+    }
+    return { to }
+  },
+  finished: ({ tens, backwards }, at) => (backwards ? at === 0 : at >= 10 * tens),
+})
+
+const level = (id: string, title: string, tens: number, count: number, backwards = false) =>
+  levelOf<Params>(id, title, 10 * tens + (backwards ? 0 : 6 * count), 'objects', {
+    tens,
+    dice: count,
+    backwards,
+  })
+
+export const tradeUp = defineGame({
+  ...engine,
+  id: 'trade-up',
+  title: 'Trade Up',
+  summary: 'Take as many ones as you roll and trade ten ones for a ten as soon as you can.',
+  section: 'collect',
+  params: paramsSchema,
+  levels: [
+    level('three-tens', 'to 3 tens, one die', 3, 1),
+    level('five-tens', 'to 5 tens, two dice', 5, 2),
+    level('six-tens', 'to 6 tens, two dice', 6, 2),
+    level('pay-five', 'pay back 5 tens', 5, 2, true),
+  ],
+  players: { min: 1, max: 4, typical: 3 },
+  goes: 'alternate',
+  interaction: 'race',
+  variants(params): Variant<Params>[] {
+    const shorter = range(2, params.tens - 1)
+      .slice(-2)
+      .reverse()
+    return [
+      ...shorter.map((tens) => ({
+        change: 'shorter-track' as const,
+        amount: 10 * tens,
+        params: { ...params, tens },
+      })),
+      ...(params.dice < 3
+        ? [{ change: 'another-device' as const, params: { ...params, dice: params.dice + 1 } }]
+        : []),
+    ]
+  },
+  materials: ({ tens, dice: count }) => [
+    { item: 'one of the base-ten pieces', perPlayer: 20, loose: true },
+    { item: 'ten of the base-ten pieces', perPlayer: tens + 2 },
+    { item: 'place-value mat', perPlayer: 1 },
+    { item: 'die', perSet: count },
+  ],
+  texts: {
+    rules: [
+      'Roll and take that many ones.',
+      'Ten ones or more? Trade ten of them for a ten.',
+      'Say what lies on your mat: tens and ones.',
+      'Pass the go on.',
+      'First with the tens asked for wins.',
+    ],
+    lookFors: [
+      'Trades unasked as soon as there are ten?',
+      'Says “three tens and four, thirty-four”?',
+      'Knows what is left after trading, without counting anew?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Keeps twelve ones beside the tens.',
+        ask: 'How many ones have you? Could you carry fewer pieces?',
+      },
+      { seen: 'Trades nine ones, or eleven.', ask: 'What is a ten worth? Lay the ones beside it.' },
+      {
+        seen: 'Pays a ten for seven and wants no change.',
+        ask: 'What is a ten worth? What do you get back?',
+      },
+    ],
+    talk: 'How much do you need for the next ten?',
+    cautions: [smallParts],
+    homeVersion: 'Use dried beans and trade ten for a spoon.',
+    finishEarly: 'Say how far you are from the next ten, and from the goal.',
+  },
+  room: { ...quietTable, noise: 2, together: false, win: true },
+})

@@ -1,0 +1,200 @@
+import { z } from 'zod'
+import { seededChance, shuffled, type Chance } from '../chance/chance'
+import { anyMove, defineGame, levelOf, nextTurn, quietTable } from './game'
+import type { GameState, Sink, Variant } from './game'
+import { range, shorterBy } from './source'
+
+const paramsSchema = z.object({
+  /** The largest total. */
+  to: z.number().int().min(4).max(20),
+  pairs: z.number().int().min(3).max(12),
+  /** Who finds a pair goes again. */
+  again: z.boolean().default(true),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+/** A card with a sum. */
+interface Card {
+  a: number
+  b: number
+}
+
+const totalOf = ({ a, b }: Card) => a + b
+
+interface State extends GameState {
+  params: Params
+  /** Which card lies where: known to nobody. Empty until they are laid out. */
+  layout: readonly number[]
+  taken: readonly boolean[]
+  /** Places turned so far: what an attentive child remembers. */
+  seen: readonly boolean[]
+  /** The place turned first in this go; −1: none. */
+  first: number
+  won: readonly number[]
+}
+
+interface View {
+  /** Places that can be turned. */
+  open: readonly number[]
+  /** Totals remembered, by place; null: not seen yet. */
+  remembered: readonly (number | null)[]
+  first: number
+}
+
+const decks = new Map<string, readonly Card[]>()
+
+/** Pairs of cards with one total each and different sums; the totals spread up to the largest. */
+function deckOf({ to, pairs }: Params): readonly Card[] {
+  const key = `${to} ${pairs}`
+  const known = decks.get(key)
+  if (known) return known
+  const chance = seededChance(to * 100 + pairs)
+  const totals = shuffled(range(2, to), chance)
+  const deck = range(0, pairs - 1).flatMap((pair) => {
+    const total = totals[pair % totals.length]
+    const parts = range(0, Math.floor(total / 2))
+    const first = parts[pair % parts.length]
+    const second = parts[(pair + 1 + Math.floor(pair / totals.length)) % parts.length]
+    return [
+      { a: total - first, b: first },
+      { a: second, b: total - second },
+    ]
+  })
+  decks.set(key, deck)
+  return deck
+}
+
+const cardAt = (state: State, place: number) => deckOf(state.params)[state.layout[place]]
+
+function play(state: State, place: number | null, sink?: Sink): State {
+  if (place === null) return { ...state, turn: nextTurn(state) }
+  const { params, taken, first, turn: player, won } = state
+  const card = cardAt(state, place)
+  const total = totalOf(card)
+  const [larger, smaller] = [Math.max(card.a, card.b), Math.min(card.a, card.b)]
+  sink?.({
+    kind: 'answered',
+    player,
+    item: { op: 'add', a: larger, b: smaller, answer: total },
+    steps: smaller,
+  })
+  sink?.({ kind: 'placed', player, space: place })
+  const seen = state.seen.with(place, true)
+  if (first < 0) return { ...state, seen, first: place, more: true }
+  const pair = totalOf(cardAt(state, first)) === total
+  const now = pair ? taken.with(first, true).with(place, true) : taken
+  if (pair) sink?.({ kind: 'took', player, cards: [total, total] })
+  const count = pair ? won.with(player, won[player] + 1) : won
+  const ended = now.every(Boolean)
+  const most = Math.max(...count)
+  return {
+    ...state,
+    seen,
+    taken: now,
+    first: -1,
+    more: false,
+    won: count,
+    ended,
+    winner: ended && count.filter((own) => own === most).length === 1 ? count.indexOf(most) : null,
+    turn: pair && params.again ? player : nextTurn(state),
+  }
+}
+
+/** Turns what is known to be a pair, else something not seen yet. */
+function remember({ open, remembered, first }: View, options: readonly number[], chance: Chance): number {
+  if (first >= 0) {
+    const mate = options.find(
+      (place) => remembered[place] === remembered[first] && remembered[place] !== null,
+    )
+    if (mate !== undefined) return mate
+  } else {
+    const known = open.filter((place) => remembered[place] !== null)
+    const pair = known.find((place) =>
+      known.some((other) => other !== place && remembered[other] === remembered[place]),
+    )
+    if (pair !== undefined) return pair
+  }
+  const fresh = options.filter((place) => remembered[place] === null)
+  return anyMove(null, fresh.length > 0 ? fresh : options, chance)
+}
+
+const openPlaces = ({ params, taken, first }: State) =>
+  range(0, 2 * params.pairs - 1).filter((place) => !taken[place] && place !== first)
+
+const level = (id: string, title: string, to: number, pairs: number) =>
+  levelOf<Params>(id, title, to, 'numerals', { to, pairs, again: true })
+
+export const twinTotals = defineGame<Params, State, number, View>({
+  id: 'twin-totals',
+  title: 'Twin Totals',
+  summary: 'Turn two cards; the same total stays yours.',
+  section: 'explain',
+  params: paramsSchema,
+  levels: [
+    level('to-6', 'totals to 6, five pairs', 6, 5),
+    level('to-10', 'totals to 10, six pairs', 10, 6),
+    level('to-20', 'totals to 20, eight pairs', 20, 8),
+  ],
+  players: { min: 1, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'contest',
+  setup: (params, players) => ({
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    winner: null,
+    layout: [],
+    taken: Array<boolean>(2 * params.pairs).fill(false),
+    seen: Array<boolean>(2 * params.pairs).fill(false),
+    first: -1,
+    won: Array<number>(players).fill(0),
+  }),
+  roll: (state, chance) =>
+    state.layout.length > 0
+      ? state
+      : { ...state, layout: shuffled(range(0, 2 * state.params.pairs - 1), chance) },
+  moves: openPlaces,
+  play,
+  view: (state) => ({
+    open: openPlaces(state),
+    remembered: state.seen.map((seen, place) => (seen ? totalOf(cardAt(state, place)) : null)),
+    first: state.first,
+  }),
+  choose: { novice: anyMove, planner: remember },
+  variants: (params): Variant<Params>[] => [
+    ...shorterBy(params.pairs, 3).map((pairs) => ({
+      change: 'fewer-cards' as const,
+      amount: 2 * pairs,
+      params: { ...params, pairs },
+    })),
+  ],
+  materials: ({ to, pairs }) => [{ item: `sum cards to ${to}, ${pairs} pairs`, perSet: 1 }],
+  texts: {
+    rules: [
+      'Lay the cards face down.',
+      'Turn two and say both totals.',
+      'The same? Keep them and go again.',
+      'Not the same? Turn them back.',
+      'Most pairs wins.',
+    ],
+    lookFors: [
+      'Says the total before turning the second card?',
+      'Remembers where a total lay?',
+      'Sees that 3 and 4 is as many as 5 and 2?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Looks for the same sum, not the same total.',
+        ask: 'Six and one, five and two: how many each?',
+      },
+      { seen: 'Counts all every time.', ask: 'Which number could you start from?' },
+    ],
+    talk: 'Why are these two twins when they look so different?',
+    cautions: [],
+    homeVersion: 'Write sums on slips of paper, two for each total.',
+    finishEarly: 'Find a third card for each pair.',
+  },
+  room: { ...quietTable, win: true },
+})

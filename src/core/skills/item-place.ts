@@ -1,0 +1,125 @@
+import type { PracticeItem } from './item'
+import { add } from './ladders/add'
+import { count, countBack } from './ladders/count'
+import { facts } from './ladders/facts'
+import { howMany } from './ladders/how-many'
+import { numerals } from './ladders/numerals'
+import { order } from './ladders/order'
+import { pattern } from './ladders/pattern'
+import { placeValue } from './ladders/place-value'
+import { skipFives, skipMore, skipTens, skipTwos } from './ladders/skip'
+import type { Strand, StrandId } from './ladders/strand'
+import { time } from './ladders/time'
+
+/**
+ * The step an item practises: the one place where facts meet the ladders.
+ * An item beyond the top of its ladder counts as the top step.
+ */
+export function placeOf(item: PracticeItem): { strand: StrandId; step: number } {
+  switch (item.op) {
+    case 'add':
+      return at(add, addStep(item.a, item.b))
+    case 'subtract':
+      return at(add, subtractStep(item.a, item.b))
+    case 'missing':
+      return at(add, missingStep(item.whole))
+    case 'count':
+      return at(howMany, countStep(item.answer))
+    case 'see':
+      return at(howMany, item.pattern === 'frame' || item.answer > 6 ? 'five-and-some' : 'see-6')
+    case 'numeral':
+      return upTo(numerals, item.answer)
+    case 'say':
+      return item.answer >= item.from ? upTo(count, item.answer) : upTo(countBack, item.from)
+    case 'skip':
+      return skipPlace(item.by, item.answer)
+    case 'compare':
+      return comparePlace(Math.max(item.a, item.b))
+    case 'neighbour':
+      return neighbourPlace(item.of, item.by, item.answer)
+    case 'order':
+      return at(order, orderStep(item.answer))
+    case 'tens':
+      return at(placeValue, item.answer < 20 ? 'ten-and-some' : item.answer <= 100 ? 'tens-ones' : 'hundreds')
+    case 'multiply':
+      return at(facts, factStep(item.a, item.b))
+    case 'factor':
+      return at(facts, 'missing-factor')
+    case 'clock':
+      return at(time, item.minute === 0 ? 'hour' : item.minute === 30 ? 'half-hour' : 'quarter')
+    case 'pattern':
+      return at(pattern, patternStep(item.unit))
+  }
+}
+
+function at(strand: Strand, stepId: string) {
+  return { strand: strand.id, step: strand.steps.findIndex(({ id }) => id === stepId) }
+}
+
+/** The lowest step whose range holds the number. */
+function upTo(strand: Strand, number: number) {
+  const step = strand.steps.findIndex(({ range }) => number <= range.to)
+  return { strand: strand.id, step: step < 0 ? strand.steps.length - 1 : step }
+}
+
+/** From nothing a child counts all; from a number held in the head a child counts on. */
+function addStep(a: number, b: number): string {
+  const sum = a + b
+  if (sum <= 5) return 'count-all-5'
+  if (sum <= 10) return a === 0 || b === 0 ? 'count-all-10' : 'count-on-10'
+  if (sum <= 20) return a === b || a > 10 || b > 10 || Math.min(a, b) <= 3 ? 'count-on-20' : 'make-ten-20'
+  if (a % 10 === 0 && b % 10 === 0) return 'tens-ones-100'
+  return (a % 10) + (b % 10) > 9 ? 'crossing-100' : 'tens-ones-100'
+}
+
+function subtractStep(a: number, b: number): string {
+  if (a <= 5) return 'take-away-5'
+  if (a <= 10) return 'take-away-10'
+  if (a <= 20) return 'subtract-20'
+  return a % 10 < b % 10 ? 'crossing-100' : 'tens-ones-100'
+}
+
+function missingStep(whole: number): string {
+  if (whole === 10) return 'complements-10'
+  if (whole <= 5) return 'parts-of-5'
+  if (whole < 10) return 'missing-part-10'
+  return whole <= 20 ? 'subtract-20' : 'complement-100'
+}
+
+function countStep(answer: number): string {
+  if (answer <= 5) return 'count-out-5'
+  if (answer <= 10) return 'count-out-10'
+  return answer <= 20 ? 'count-out-20' : 'tens-and-ones-100'
+}
+
+function skipPlace(by: number, answer: number) {
+  if (by === 10) return at(skipTens, answer <= 50 ? 'tens-50' : 'tens-100')
+  if (by === 5) return at(skipFives, answer <= 50 ? 'fives-50' : 'fives-100')
+  if (by === 2) return at(skipTwos, answer <= 20 ? 'twos-20' : 'twos-100')
+  return at(skipMore, by <= 4 ? 'threes-fours' : 'sevens')
+}
+
+function comparePlace(larger: number) {
+  return at(order, larger <= 5 ? 'more-5' : larger <= 10 ? 'more-10' : orderStep(larger))
+}
+
+const orderStep = (number: number) =>
+  number <= 20 ? 'order-20' : number <= 100 ? 'order-100' : number <= 120 ? 'order-120' : 'order-1000'
+
+/** A step of ten is place value on the grid; a step of one is order. */
+function neighbourPlace(of: number, by: number, answer: number) {
+  const larger = Math.max(of, answer)
+  if (Math.abs(by) >= 10) return at(placeValue, 'ten-more-grid')
+  return at(order, larger <= 10 ? 'one-more-10' : orderStep(larger))
+}
+
+function factStep(a: number, b: number): string {
+  const easy = (factor: number) => [0, 1, 2, 5, 10].includes(factor)
+  if (easy(a) || easy(b)) return 'x2-10-5'
+  return [3, 4].includes(a) || [3, 4].includes(b) ? 'x3-4' : 'x6-9'
+}
+
+function patternStep(unit: string): string {
+  if (unit.includes('C')) return 'pattern-abc'
+  return unit.length === 2 ? 'pattern-ab' : 'pattern-aab'
+}

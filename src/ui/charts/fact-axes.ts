@@ -1,0 +1,81 @@
+import type { PracticeItem } from '@/core/skills'
+
+type Op = PracticeItem['op']
+
+interface Axes {
+  column: number
+  row: number
+}
+
+/** Where an item stands in a grid of its kind: two numbers, or one and nought. */
+export function axesOf(item: PracticeItem): Axes {
+  switch (item.op) {
+    case 'add':
+    case 'subtract':
+    case 'multiply':
+    case 'compare':
+      return { column: item.a, row: item.b }
+    case 'missing':
+    case 'factor':
+      return { column: item.part, row: item.whole }
+    case 'neighbour':
+      return { column: item.of, row: item.by }
+    case 'say':
+      return { column: item.answer, row: item.answer - item.from }
+    case 'skip':
+      return { column: item.answer, row: item.by }
+    case 'clock':
+      return { column: item.hour, row: item.minute }
+    case 'tens':
+      return { column: item.ones, row: 10 * item.tens }
+    case 'pattern':
+      return { column: item.answer, row: 0 }
+    case 'count':
+    case 'see':
+    case 'numeral':
+    case 'order':
+      return { column: item.answer, row: 0 }
+  }
+}
+
+/** What the columns stand for, as a few words after “times in ten games”. */
+export const columnWords: Record<Op, string> = {
+  add: 'by the first number',
+  subtract: 'by the first number',
+  multiply: 'by the first factor',
+  compare: 'by the one number and the other',
+  missing: 'by the part shown',
+  factor: 'by the factor shown',
+  neighbour: 'by the number whose neighbour is asked',
+  say: 'by the number said',
+  skip: 'by the multiple',
+  clock: 'by the hour',
+  tens: 'by ones and tens',
+  pattern: 'by the length of the part that repeats',
+  count: 'by the number counted out',
+  see: 'by the number seen',
+  numeral: 'by the numeral',
+  order: 'by the number put in its place',
+}
+
+/** How a row is named. */
+export function rowLabel(op: Op, row: number): string {
+  switch (op) {
+    case 'add':
+      return `+${row}`
+    case 'subtract':
+      return `−${row}`
+    case 'multiply':
+      return `×${row}`
+    case 'missing':
+      return `to ${row}`
+    case 'factor':
+      return `= ${row}`
+    case 'neighbour':
+      return row < 0 ? `−${-row}` : `+${row}`
+    case 'clock':
+      return `:${String(row).padStart(2, '0')}`
+    default:
+      return String(row)
+  }
+}
