@@ -207,10 +207,17 @@ export const gamePage = readingClass(
       })),
       input,
       analysis: analysisOf(input),
+      byChance: chosenByChance(game, input),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
   },
 )
+
+/** Mean goes where children choose by chance; null where there is nothing to choose, or the time ends the game. */
+function chosenByChance(game: AnyGame, input: FiguresInput): number | null {
+  if (game.choose.novice === game.choose.planner) return null
+  return analysisOf({ ...input, choice: 'novice', games: 1000 }).set?.goes?.mean ?? null
+}
 
 function needsOf(gameId: string, params: unknown, children: number, setOf: number): Need[] {
   const game = gameOf(gameId)

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { Advice } from '@/core/analysis/advice'
 import type { Suggestion } from '@/core/evidence/moving-up'
 import { stepOf, type StrandId } from '@/core/skills'
@@ -79,11 +80,13 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
     'let-passing-count': 'Let passing the goal count',
     'bounce-back': 'Bounce back from the goal',
     'one-die-near-goal': 'One die near the goal',
-    'fewer-spaces': `Make it ${amount} spaces`,
+    'fewer-spaces': `Make it ${lower(amount ?? 0)} spaces`,
+    'fewer-hazards': amount === 1 ? 'Only one squall' : `Only ${lower(amount ?? 0)} squalls`,
+    'fewer-blanks': 'One blank in each row',
     'use-neighbour': 'Taken? Use the one next door',
     'fewer-cards': `Use ${amount} cards`,
     'fewer-rounds': amount === undefined ? 'Make it shorter' : `Stop after ${amount}`,
-    'fewer-tokens': `Play with ${amount} each`,
+    'fewer-tokens': `Play with ${lower(amount ?? 0)}`,
     'shorter-track': `A shorter way: ${amount}`,
     'another-device': 'Change what decides the go',
     'smaller-sets': `Play in sets of ${lower(amount ?? 0)}`,
@@ -95,4 +98,30 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
         ? `${hundredths(before.deadShare)} in 100 goes are spent waiting; then ${hundredths(after.deadShare) === '0' ? 'none' : hundredths(after.deadShare)}. ${shorter(before.goes, after.goes)}`
         : `A child waits ${hundredths(after.waitingShare)} % of the time instead of ${hundredths(before.waitingShare)} %.`
   return { heading, found }
+}
+
+const ownSchema = z.object({
+  score: z.object({ mean: z.number() }).optional(),
+  cleared: z.number().optional(),
+  catchShare: z.number().optional(),
+  cards: z.number().optional(),
+  questionsAtMost: z.number().optional(),
+  calls: z.array(z.number()).optional(),
+  turnsTogether: z.array(z.number()).optional(),
+})
+
+/** Figures that only one game has, as sentences. */
+export function ownInWords(own: Record<string, unknown>): string[] {
+  const { score, cleared, catchShare, cards, questionsAtMost, calls, turnsTogether } = ownSchema.parse(own)
+  return [
+    score && `Best play leaves ${few(score.mean)} uncovered on average.`,
+    cleared !== undefined && `Playing for it, all is covered ${hundredths(cleared)} times in 100.`,
+    catchShare !== undefined && `${hundredths(catchShare)} fresh deals in 100 hold a catch.`,
+    cards !== undefined && `There are ${cards} different cards.`,
+    questionsAtMost !== undefined && `Halving takes ${lower(questionsAtMost)} questions at most.`,
+    calls && `Called: ${calls.join(', ')}.`,
+    turnsTogether &&
+      turnsTogether.length > 0 &&
+      `Two turns follow at once at ${turnsTogether.map((number) => `${number - 1} and ${number}`).join(', ')}.`,
+  ].filter((sentence) => typeof sentence === 'string')
 }

@@ -1,4 +1,4 @@
-import { convolve, type Distribution } from '../chance/distribution'
+import { convolve, trimmed, type Distribution } from '../chance/distribution'
 import type { GoChain } from './go-chain'
 
 /** Probability of the longest games left out of a law of seconds. */
@@ -116,13 +116,9 @@ class Sum {
     for (let s = 0; s < mass.length; s++) this.mass[s + shift] += mass[s] * probability
   }
 
-  /** Without what is too little to matter at both ends, so that later steps stay short. */
+  /** Without what is too little to matter, so that later steps stay short. */
   trimmed(): Distribution {
-    let low = 0
-    let high = this.mass.length
-    while (high > 0 && this.mass[high - 1] < 1e-15) high--
-    while (low < high && this.mass[low] < 1e-15) low++
-    return { from: this.from + low, mass: this.mass.slice(low, high) }
+    return trimmed({ from: this.from, mass: this.mass })
   }
 }
 

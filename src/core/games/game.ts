@@ -32,6 +32,8 @@ export interface Variant<P> {
     | 'one-die-near-goal'
     | 'use-neighbour'
     | 'fewer-spaces'
+    | 'fewer-hazards'
+    | 'fewer-blanks'
     | 'fewer-cards'
     | 'fewer-rounds'
     | 'fewer-tokens'
@@ -112,11 +114,11 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
   room: Room
 }
 
-export const sections = ['tracks', 'collect', 'lines', 'order', 'explain'] as const
-export type Section = (typeof sections)[number]
+/** The chapters of the catalogue. */
+type Section = 'tracks' | 'collect' | 'lines' | 'order' | 'explain'
 
 /** What a game asks of the room. */
-export interface Room {
+interface Room {
   noise: 0 | 1 | 2 | 3
   floor: 0 | 1 | 2 | 3
   where: 'table' | 'carpet' | 'floor'

@@ -50,7 +50,7 @@ export const jettyPlanks = defineGame({
   goes: 'alternate',
   interaction: 'race',
   variants: (params) =>
-    params.blanks > 1 ? [{ change: 'fewer-spaces', amount: 1, params: { ...params, blanks: 1 } }] : [],
+    params.blanks > 1 ? [{ change: 'fewer-blanks', amount: 1, params: { ...params, blanks: 1 } }] : [],
   materials: ({ to }) => [
     { item: `jetty sheet to ${to}`, perPlayer: 1 },
     { item: 'wipe-clean sleeve with pen', perPlayer: 1 },

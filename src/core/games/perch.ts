@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Chance } from '../chance/chance'
 import type { PracticeItem } from '../skills'
 import { smallParts } from './cautions'
+import { perchBoard } from './families/board-maker'
 import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
 import type { GameState, Material, Sink, Variant } from './game'
 import { dice, diceSchema, range, shorterBy, spinner, turnUp } from './source'
@@ -41,7 +42,7 @@ interface State extends GameState {
 function totals({ source }: Params): number[] {
   switch (source.kind) {
     case 'dice':
-      return range(source.count, 6 * source.count)
+      return perchBoard(dice(source.count))
     case 'doubles':
       return range(2, 2 * source.sectors, 2)
     case 'difference':

@@ -16,7 +16,7 @@ export const cardsSchema = z
   })
   .refine(({ low, high }) => low <= high, { path: ['high'], error: 'The highest card is below the lowest.' })
 
-export const spinnerSchema = z.object({
+const spinnerSchema = z.object({
   kind: z.literal('spinner'),
   sectors: z.number().int().min(2).max(20),
 })

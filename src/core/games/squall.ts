@@ -44,7 +44,7 @@ function variants(params: Params): Variant<Params>[] {
     found.push({ change: 'let-passing-count', params: { ...params, finish: 'pass' } })
   if (params.penalty.length > 1) {
     const penalty = params.penalty.slice(0, -1)
-    found.push({ change: 'fewer-spaces', amount: penalty.length, params: { ...params, penalty } })
+    found.push({ change: 'fewer-hazards', amount: penalty.length, params: { ...params, penalty } })
   }
   return found
 }

@@ -4,7 +4,7 @@ import type { Spread } from '@/core/analysis/figures'
 import type { gamePage } from '@/server/games'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
-import { few, hundredths } from '../words'
+import { few, hundredths, ownInWords } from '../words'
 import { GameControls } from './game-controls'
 import { SimulationPanel } from './simulation-panel'
 
@@ -87,7 +87,8 @@ export function GamePage({
           {set && practice && (
             <>
               <p className="small">
-                <Sentences set={set} practice={practice} minutes={minutes} />
+                <Sentences set={set} practice={practice} minutes={minutes} byChance={page.byChance} />
+                {ownInWords(analysis.own).map((sentence) => ` ${sentence}`)}
               </p>
               <FactGrid items={practice.items} steps={practice.steps} timeBoxed={set.goes === null} />
             </>
@@ -158,10 +159,12 @@ function Sentences({
   set,
   practice,
   minutes,
+  byChance,
 }: {
   set: NonNullable<Analysis['set']>
   practice: NonNullable<Analysis['practice']>
   minutes: Analysis['minutes']
+  byChance: number | null
 }) {
   return (
     <>
@@ -173,6 +176,13 @@ function Sentences({
       {set.deadShare > 0 && <>{hundredths(set.deadShare)} in 100 goes are dead. </>}A child works out{' '}
       {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits{' '}
       {hundredths(Math.max(0, practice.waitingShare))} % of the time.
+      {set.goes && byChance !== null && few(byChance) !== few(set.goes.mean) && (
+        <>
+          {' '}
+          Choosing by chance takes {few(byChance)} goes, thinking ahead {few(set.goes.mean)}: that is what
+          there is to teach.
+        </>
+      )}
       {set.firstPlayerWins !== null && <> Who starts wins {hundredths(set.firstPlayerWins)} in 100.</>}
     </>
   )

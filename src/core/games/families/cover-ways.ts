@@ -7,7 +7,7 @@ export function numbersIn(mask: number): number[] {
   return numbers
 }
 
-export function sizeOf(mask: number): number {
+function sizeOf(mask: number): number {
   let size = 0
   for (let left = mask; left; left &= left - 1) size++
   return size

@@ -2,7 +2,7 @@ import type { Chance } from '../../chance/chance'
 import { gameOf, playGo, type Choice, type GameEvent, type GameState } from '../index'
 
 /** Chance that gives the numbers asked for, in order. @throws where a number can't come up, or none is left */
-export function scripted(...numbers: number[]): Chance {
+function scripted(...numbers: number[]): Chance {
   return {
     int(low, high) {
       const next = numbers.shift()
