@@ -148,13 +148,16 @@ function moves(state: State): readonly number[] {
   return open
 }
 
-const lines = [0, 1, 2, 3, 4, 5, 6].map(linesOf)
+/** Lines through each space, by the size of the card. */
+const linesThrough = [0, 1, 2, 3, 4, 5, 6].map((size) => {
+  const lines = linesOf(size)
+  return Array.from({ length: size * size }, (_, space) => lines.filter((line) => line.includes(space)))
+})
 
 /** Marks of the player, and free ones, that each line through a space holds already. */
 function lineScore({ marks, player, free, size }: View, space: number): number {
   let score = 0
-  for (const line of lines[size]) {
-    if (!line.includes(space)) continue
+  for (const line of linesThrough[size][space]) {
     let own = 0
     for (const at of line) {
       if (marks[at] === player || marks[at] === free) own++
@@ -183,8 +186,9 @@ function play(state: State, space: number | null, sink?: Sink): State {
     sink?.({ kind: 'placed', player, space })
     const at = cardOf(state, player)
     now = marks.with(at, marks[at].with(space, player))
-    const made = lines[params.size].some((line) =>
-      line.every((place) => now[at][place] === player || now[at][place] === players),
+    const own = now[at]
+    const made = linesThrough[params.size][space].some((line) =>
+      line.every((place) => own[place] === player || own[place] === players),
     )
     if (made) lined = [...lined, player]
   }

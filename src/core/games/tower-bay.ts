@@ -11,7 +11,18 @@ import {
   type Sink,
   type Variant,
 } from './game'
-import { deviceOf, dice, shorterBy, spinner, sum, throwSchema, totalsOf, turnUp, type Throw } from './source'
+import {
+  deviceOf,
+  dice,
+  range,
+  shorterBy,
+  spinner,
+  sum,
+  throwSchema,
+  totalsOf,
+  turnUp,
+  type Throw,
+} from './source'
 
 const pickSchema = z.enum(['total', 'die-or-total'])
 
@@ -56,11 +67,17 @@ interface View {
   source: Params['source']
 }
 
+const boards = new WeakMap<Rolls, number[]>()
+
 /** One space for each number the source can give. */
-function board({ source, pick }: Rolls): number[] {
+function board(rolls: Rolls): number[] {
+  const known = boards.get(rolls)
+  if (known) return known
+  const { source, pick } = rolls
   const low = source.kind === 'dice' && pick === 'total' ? source.count : 1
-  const high = source.kind === 'dice' ? 6 * source.count : source.sectors
-  return Array.from({ length: high - low + 1 }, (_, index) => low + index)
+  const made = range(low, source.kind === 'dice' ? 6 * source.count : source.sectors)
+  boards.set(rolls, made)
+  return made
 }
 
 const built = ({ towers }: State) => towers.filter((owner) => owner >= 0).length
@@ -76,8 +93,12 @@ function roll(state: State, chance: Chance, sink?: Sink): State {
 function moves(state: State): readonly Move[] {
   const { params, thrown, towers } = state
   const total = sum(thrown)
-  const numbers = params.pick === 'total' ? [total] : [...new Set([...thrown, total])]
   const spaces = board(params)
+  if (params.pick === 'total' && params.taken === 'wait') {
+    const space = spaces[total - spaces[0]]
+    return towers[total - spaces[0]] < 0 ? [{ space, cubes: space }] : []
+  }
+  const numbers = params.pick === 'total' ? [total] : [...new Set([...thrown, total])]
   const found = new Map<number, Move>()
   for (const number of numbers) {
     const index = spaces.indexOf(number)
