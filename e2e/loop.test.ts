@@ -131,18 +131,23 @@ async function place(): Promise<string> {
   return new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
 }
 
+/** Name of what has the focus: its label, or what stands on it. */
+const focusedName = () =>
+  person.driver.executeScript<string>(
+    'const at = document.activeElement; return at.getAttribute("aria-label") || at.labels?.[0]?.innerText || at.innerText || ""',
+  )
+
+/** Presses Tab until the focus is on what is named so. */
+async function tabTo(name: RegExp) {
+  for (let tab = 0; tab < 160; tab++) {
+    await person.keys(Key.TAB)
+    if (name.test((await focusedName()).trim())) return person.driver.switchTo().activeElement()
+  }
+  throw new Error(`The keyboard does not reach ${name}`)
+}
+
 test('keyboard alone: through the bar, a child moved between lanes, a session planned, started and marked', async () => {
   const { driver } = person
-  const focused = () => driver.switchTo().activeElement()
-  const tabTo = async (name: RegExp) => {
-    for (let tab = 0; tab < 120; tab++) {
-      await person.keys(Key.TAB)
-      const element = focused()
-      const label = (await element.getAttribute('aria-label')) ?? (await element.getText())
-      if (name.test(label)) return element
-    }
-    throw new Error(`The keyboard does not reach ${name}`)
-  }
   await person.goTo(await place())
   await person.sees(/Nothing planned/)
   await person.keys('g', 'g')
@@ -175,4 +180,50 @@ test('keyboard alone: through the bar, a child moved between lanes, a session pl
     async () => (await person.all('.mark[aria-pressed="true"]')).length === 0,
     'the mark undone',
   )
+})
+
+test('keyboard alone, from an empty class to an accepted regrouping', async () => {
+  const press = async (name: RegExp) => {
+    await tabTo(name)
+    await person.keys(Key.ENTER)
+  }
+  await person.goTo('/new')
+  await person.sees(/class/)
+  await tabTo(/^Name of the class$/)
+  await person.keys('Keyboard Class')
+  await tabTo(/^Children$/)
+  await person.keys(...names.slice(0, 12).flatMap((name) => [name, Key.ENTER]))
+  await press(/^Create class of 12$/)
+  await person.sees(/of 12 in their zone/)
+  await press(/^Save groups$/)
+  await person.button('Suggest moves')
+  await person.keys('g', 'p')
+  await person.sees(/stations/)
+  await press(/^Ready$/)
+  await person.sees(/Slot 1 of/)
+  await press(/^Start session$/)
+  await person.button('Pause')
+  await tabTo(/with help$/)
+  await person.keys(Key.SPACE)
+  await person.waitFor(async () => (await person.text('.saved')) === 'All marks saved', 'the mark saved')
+  await press(/^End here$/)
+  await person.sees(/ready to move|Nobody is ready/)
+  // Half of the children are placed anew, so that there is something to mend.
+  for (const name of names.slice(0, 6)) {
+    await person.keys('g', 'c')
+    await person.sees(/12 children/)
+    await press(new RegExp(`^Place ${name}: `))
+    await tabTo(/^Add and subtract: step$/)
+    await person.keys(Key.END)
+    await tabTo(/^about here$/)
+    await person.keys(Key.ARROW_DOWN)
+    await press(/^Place$/)
+    await person.waitFor(async () => (await person.all('.offcanvas')).length === 0, 'the sheet to close')
+  }
+  await person.keys('g', 'g')
+  await person.sees(/in their zone/)
+  await press(/^Suggest moves$/)
+  await person.button('Accept')
+  await press(/^Accept$/)
+  await person.find('//p[contains(.,"version 2")]')
 })

@@ -150,6 +150,9 @@ function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter:
   return room.noise <= filter.noise
 }
 
+/** Games played for a page where there is no exact figure: a second's work at most. More are played in the browser. */
+const playedHere = 2000
+
 const gamePageSchema = classIdSchema.extend({
   gameId: gameIdSchema,
   levelId: z.string().optional(),
@@ -185,8 +188,8 @@ export const gamePage = readingClass(
     const rules = changed?.success ? changed.data : level.params
     const setOf = Math.min(game.players.max, Math.max(game.players.min, players ?? game.players.typical))
     const input: FiguresInput = changed?.success
-      ? { game: gameId, params: rules, players: setOf, slotMinutes }
-      : { game: gameId, level: level.id, players: setOf, slotMinutes }
+      ? { game: gameId, params: rules, players: setOf, slotMinutes, games: playedHere }
+      : { game: gameId, level: level.id, players: setOf, slotMinutes, games: playedHere }
     const forChildren = setOf * 2
     return {
       game: {

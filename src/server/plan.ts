@@ -86,6 +86,9 @@ export interface PlanView {
 
 const likelyEnough = 0.8
 
+/** Games played where there is no exact figure: enough to see whether a game fits its slot. */
+const playedHere = 1000
+
 /** Works a plan out: who is where, at which level, in which sets, with what. Writes nothing. */
 function workOut(plan: Plan, grouping: StoredGrouping, children: readonly Child[]): PlanView {
   const byId = new Map(children.map((child) => [child.id, child]))
@@ -108,7 +111,13 @@ function workOut(plan: Plan, grouping: StoredGrouping, children: readonly Child[
     const sets = splitIntoSets(pupils.length, game.players)
     const { id: levelId, title: levelTitle } = game.levels[level]
     const players = Math.max(1, ...sets)
-    const { minutes } = analysisOf({ game: gameId, level: levelId, players, slotMinutes: plan.slotMinutes })
+    const { minutes } = analysisOf({
+      game: gameId,
+      level: levelId,
+      players,
+      slotMinutes: plan.slotMinutes,
+      games: playedHere,
+    })
     return {
       ...place,
       levelId,
