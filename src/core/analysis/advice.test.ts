@@ -1,3 +1,4 @@
+import { games, gameOf } from '../games'
 import { advise } from './advice'
 import { analyse, analyseInputSchema } from './analyse'
 
@@ -32,3 +33,23 @@ test('four in a set: smaller sets spare waiting', () => {
 test('nothing is advised where no change helps', () => {
   expect(advice({ game: 'the-gap', level: 'to-10', players: 2, slotMinutes: 10 })).toEqual([])
 })
+
+test.each(games.map(({ id }) => id))(
+  '%s: whatever is advised was tried, and its figures are those of the change',
+  (id) => {
+    const input = analyseInputSchema.parse({
+      game: id,
+      level: gameOf(id).levels.at(-1)!.id,
+      slotMinutes: 4,
+      games: 150,
+    })
+    for (const { params, players, after } of advise(input, analyse(input))) {
+      const changed = analyse(
+        analyseInputSchema.parse({ game: id, params, players, slotMinutes: 4, games: 150 }),
+      )
+      expect(after.deadShare).toBe(changed.set!.deadShare)
+      expect(after.finishInSlot).toBe(changed.minutes?.finishInSlot ?? null)
+      expect(after.waitingShare).toBe(changed.practice!.waitingShare)
+    }
+  },
+)

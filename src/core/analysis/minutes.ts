@@ -3,8 +3,8 @@ import type { GoChain } from './go-chain'
 
 /** Probability of the longest games left out of a law of seconds. */
 const TAIL = 1e-9
-/** Multiplications beyond which a law of seconds is left to simulation: some tenths of a second. */
-const MOST_WORK = 6e7
+/** Multiplications beyond which a law of seconds is left to simulation: a tenth of a second. */
+const MOST_WORK = 2e7
 
 /**
  * The distribution of a whole game's seconds on a 1 s lattice, or null if that is too much work.

@@ -193,7 +193,7 @@ function play(state: State, space: number | null, sink?: Sink): State {
     if (made) lined = [...lined, player]
   }
   const last = player === players - 1
-  const full = last && now.every((board) => board.every((mark) => mark >= 0))
+  const full = last && now.every((board) => !board.includes(-1))
   // Who found no space throws again where the rule says so.
   const stays = params.none !== 'pass' && player === state.caller && space === null
   return {

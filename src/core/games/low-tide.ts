@@ -52,15 +52,14 @@ interface Play {
   cleared: Float64Array
 }
 
-const plays = new Map<string, Play>()
+const plays = new WeakMap<Params, Play>()
 
 /**
  * Best play by dynamic programming over what is open: every way leads to fewer open numbers, so that
  * sets are worked out from the empty one upwards.
  */
 function bestPlay(params: Params): Play {
-  const key = JSON.stringify(params)
-  const known = plays.get(key)
+  const known = plays.get(params)
   if (known) return known
   const totals = [...totalsOf(dice(params.dice))]
   const left = new Float64Array(full(params) + 1)
@@ -89,7 +88,7 @@ function bestPlay(params: Params): Play {
     } else left[open] += stuck * sumOfMask(open)
   }
   const play = { left, cleared }
-  plays.set(key, play)
+  plays.set(params, play)
   return play
 }
 

@@ -38,8 +38,18 @@ interface State extends GameState {
   thrown: readonly number[]
 }
 
+const boards = new WeakMap<Params, number[]>()
+
 /** The totals that have a space. */
-function totals({ source }: Params): number[] {
+function totals(params: Params): number[] {
+  const known = boards.get(params)
+  if (known) return known
+  const made = totalsFrom(params.source)
+  boards.set(params, made)
+  return made
+}
+
+function totalsFrom(source: Params['source']): number[] {
   switch (source.kind) {
     case 'dice':
       return perchBoard(dice(source.count))

@@ -1,0 +1,97 @@
+import fc from 'fast-check'
+import { isTrue, itemKey, largestNumber, placeOf, sentenceOf, strandOf, type PracticeItem } from './index'
+
+const add = (a: number, b: number): PracticeItem => ({ op: 'add', a, b, answer: a + b })
+const subtract = (a: number, b: number): PracticeItem => ({ op: 'subtract', a, b, answer: a - b })
+const missing = (part: number, whole: number): PracticeItem => ({
+  op: 'missing',
+  part,
+  whole,
+  answer: whole - part,
+})
+
+// Which fact belongs to which step: common practice, no source.
+test.each<[PracticeItem, string, string]>([
+  [add(2, 3), 'add', 'count-all-5'],
+  [add(0, 9), 'add', 'count-all-10'],
+  [add(6, 3), 'add', 'count-on-10'],
+  [add(14, 3), 'add', 'count-on-20'],
+  [add(8, 8), 'add', 'count-on-20'],
+  [add(8, 5), 'add', 'make-ten-20'],
+  [add(42, 6), 'add', 'tens-ones-100'],
+  [add(47, 8), 'add', 'crossing-100'],
+  [add(30, 40), 'add', 'tens-ones-100'],
+  [subtract(5, 2), 'add', 'take-away-5'],
+  [subtract(9, 4), 'add', 'take-away-10'],
+  [subtract(15, 6), 'add', 'subtract-20'],
+  [subtract(52, 7), 'add', 'crossing-100'],
+  [missing(3, 5), 'add', 'parts-of-5'],
+  [missing(3, 8), 'add', 'missing-part-10'],
+  [missing(6, 10), 'add', 'complements-10'],
+  [missing(27, 46), 'add', 'complement-100'],
+  [{ op: 'count', answer: 8 }, 'how-many', 'count-out-10'],
+  [{ op: 'see', pattern: 'dice', answer: 5 }, 'how-many', 'see-6'],
+  [{ op: 'see', pattern: 'frame', answer: 5 }, 'how-many', 'five-and-some'],
+  [{ op: 'numeral', answer: 13 }, 'numerals', 'numerals-20'],
+  [{ op: 'say', from: 18, answer: 25 }, 'count', 'count-30'],
+  [{ op: 'say', from: 15, answer: 12 }, 'count-back', 'back-20'],
+  [{ op: 'skip', by: 10, answer: 70 }, 'skip-tens', 'tens-100'],
+  [{ op: 'skip', by: 5, answer: 35 }, 'skip-fives', 'fives-50'],
+  [{ op: 'skip', by: 2, answer: 18 }, 'skip-twos', 'twos-20'],
+  [{ op: 'skip', by: 3, answer: 21 }, 'skip-more', 'threes-fours'],
+  [{ op: 'skip', by: 7, answer: 21 }, 'skip-more', 'sevens'],
+  [{ op: 'compare', a: 4, b: 3, ask: 'more', answer: 4 }, 'order', 'more-5'],
+  [{ op: 'compare', a: 85, b: 58, ask: 'less', answer: 58 }, 'order', 'order-100'],
+  [{ op: 'neighbour', of: 7, by: 1, answer: 8 }, 'order', 'one-more-10'],
+  [{ op: 'neighbour', of: 34, by: 10, answer: 44 }, 'place', 'ten-more-grid'],
+  [{ op: 'order', among: 5, answer: 15 }, 'order', 'order-20'],
+  [{ op: 'tens', tens: 1, ones: 4, answer: 14 }, 'place', 'ten-and-some'],
+  [{ op: 'tens', tens: 4, ones: 7, answer: 47 }, 'place', 'tens-ones'],
+  [{ op: 'multiply', a: 7, b: 5, answer: 35 }, 'facts', 'x2-10-5'],
+  [{ op: 'multiply', a: 6, b: 4, answer: 24 }, 'facts', 'x3-4'],
+  [{ op: 'multiply', a: 7, b: 8, answer: 56 }, 'facts', 'x6-9'],
+  [{ op: 'factor', part: 8, whole: 56, answer: 7 }, 'facts', 'missing-factor'],
+  [{ op: 'clock', hour: 4, minute: 30, answer: 270 }, 'time', 'half-hour'],
+  [{ op: 'pattern', unit: 'AAB', answer: 3 }, 'pattern', 'pattern-aab'],
+])('%j stands at %s, %s', (item, strand, step) => {
+  expect(isTrue(item)).toBe(true)
+  const place = placeOf(item)
+  expect([place.strand, strandOf(place.strand).steps[place.step].id]).toEqual([strand, step])
+  expect(largestNumber(item)).toBeLessThanOrEqual(
+    Math.max(12, strandOf(place.strand).steps[place.step].range.to),
+  )
+})
+
+test('whatever its numbers, an item has a place, a name of its own and a sentence that says the same', () => {
+  const whole = fc.integer({ min: 0, max: 1000 })
+  fc.assert(
+    fc.property(whole, whole, (a, b) => {
+      const [high, low] = [Math.max(a, b), Math.min(a, b)]
+      const items = [add(a, b), subtract(high, low), missing(low, high)]
+      expect(new Set(items.map(itemKey)).size).toBe(3)
+      for (const item of items) {
+        expect(placeOf(item).step).toBeGreaterThanOrEqual(0)
+        const [left, right] = sentenceOf(item).split(' = ')
+        const [x, sign, y] = left.split(' ')
+        expect(sign === '+' ? +x + +y : +x - +y).toBe(+right)
+      }
+    }),
+  )
+})
+
+test('an item that is not true is told', () => {
+  expect(isTrue({ op: 'add', a: 2, b: 2, answer: 5 })).toBe(false)
+  expect(isTrue({ op: 'compare', a: 2, b: 9, ask: 'more', answer: 2 })).toBe(false)
+  expect(isTrue({ op: 'skip', by: 7, answer: 27 })).toBe(false)
+  expect(isTrue({ op: 'clock', hour: 3, minute: 75, answer: 255 })).toBe(false)
+})
+
+test('ladders climb: each step is harder than the one before, and its range no smaller', () => {
+  for (const id of ['count', 'order', 'add', 'place', 'facts'] as const) {
+    const { steps } = strandOf(id)
+    steps.forEach((step, index) => {
+      if (index > 0) expect(step.difficulty).toBeGreaterThan(steps[index - 1].difficulty)
+      for (const mark of Object.values(step.marks)) expect(mark).toMatch(/[.?]$/)
+    })
+  }
+})
