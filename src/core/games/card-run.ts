@@ -25,7 +25,11 @@ interface View {
   row: readonly number[]
 }
 
-const maskOf = (row: readonly number[]) => row.reduce((mask, card) => mask | (1 << (card - 1)), 0)
+function maskOf(row: readonly number[]): number {
+  let mask = 0
+  for (const card of row) mask |= 1 << (card - 1)
+  return mask
+}
 
 const runOf = (low: number, row: number) => ((1 << row) - 1) << (low - 1)
 
@@ -80,11 +84,15 @@ function least(params: Params, expected: Float64Array, mask: number): number {
   return best
 }
 
+const keepAll = [-1] as const
+
 /** Which card goes, by its place in the row; −1: none has to. */
 function moves({ params, rows, turn }: State): readonly number[] {
   const row = rows[turn]
-  if (row.length <= params.row) return [-1]
-  return row.flatMap((card, index) => (index > 0 && card === row[index - 1] ? [] : [index]))
+  if (row.length <= params.row) return keepAll
+  const found: number[] = []
+  for (let index = 0; index < row.length; index++) if (row[index] !== row[index - 1]) found.push(index)
+  return found
 }
 
 function play(state: State, move: number | null, sink?: Sink): State {
@@ -102,12 +110,9 @@ function play(state: State, move: number | null, sink?: Sink): State {
     })
     sink({ kind: 'placed', player, space: row.length })
   }
-  return {
-    ...state,
-    rows: rows.with(player, row),
-    ended: holdsRun(params, maskOf(row)),
-    turn: nextTurn(state),
-  }
+  const ended = holdsRun(params, maskOf(row))
+  const { players } = state
+  return { params, players, turn: nextTurn(state), ended, rows: rows.with(player, row) }
 }
 
 const level = (id: string, title: string, high: number, row: number) =>
@@ -134,17 +139,14 @@ export const cardRun = defineGame<Params, State, number, View>({
     ended: false,
     rows: Array<readonly number[]>(players).fill([]),
   }),
-  roll(state, chance, sink) {
-    const { params, rows, turn: player } = state
+  roll({ params, players, turn: player, ended, rows }, chance, sink) {
     const card = chance.int(1, params.high)
     sink?.({ kind: 'drew', player, card })
-    return {
-      ...state,
-      rows: rows.with(
-        player,
-        [...rows[player], card].sort((a, b) => a - b),
-      ),
-    }
+    const row = rows[player].slice()
+    let place = row.length
+    for (; place > 0 && row[place - 1] > card; place--) row[place] = row[place - 1]
+    row[place] = card
+    return { params, players, turn: player, ended, rows: rows.with(player, row) }
   },
   moves,
   play,

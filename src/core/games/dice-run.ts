@@ -104,8 +104,8 @@ function play(state: State, keep: number | null, sink?: Sink): State {
   const now = keep ?? kept[player]
   const ended = size(now) === params.dice
   if (sink) {
-    const faces = [1, 2, 3, 4, 5, 6].filter((face) => now & bit(face))
-    faces.forEach((face) => {
+    const shown = [1, 2, 3, 4, 5, 6].filter((face) => now & bit(face))
+    shown.forEach((face) => {
       if (now & bit(face + 1) && face < 6)
         sink({
           kind: 'answered',
@@ -114,10 +114,11 @@ function play(state: State, keep: number | null, sink?: Sink): State {
           steps: 1,
         })
     })
-    sink({ kind: 'took', player, cards: faces })
-    if (ended && params.record) sink({ kind: 'wrote', player, what: 'sentence', text: faces.join(', ') })
+    sink({ kind: 'took', player, cards: shown })
+    if (ended && params.record) sink({ kind: 'wrote', player, what: 'sentence', text: shown.join(', ') })
   }
-  return { ...state, kept: kept.with(player, now), ended, turn: nextTurn(state) }
+  const { players, faces } = state
+  return { params, players, turn: nextTurn(state), ended, kept: kept.with(player, now), faces }
 }
 
 const level = (dice: number) =>
@@ -141,14 +142,13 @@ export const diceRun = defineGame<Params, State, number, View>({
     kept: Array<number>(players).fill(0),
     faces: 0,
   }),
-  roll(state, chance, sink) {
-    const { params, kept, turn: player } = state
+  roll({ params, players, turn: player, ended, kept }, chance, sink) {
     const thrown: number[] = []
     for (let die = size(kept[player]); die < params.dice; die++) thrown.push(chance.int(1, 6))
     sink?.({ kind: 'rolled', player, faces: thrown })
     let faces = kept[player]
     for (const face of thrown) faces |= bit(face)
-    return { ...state, faces }
+    return { params, players, turn: player, ended, kept, faces }
   },
   moves: ({ params, faces }) => keepsFrom(params.dice, faces),
   play,

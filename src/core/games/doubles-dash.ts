@@ -33,13 +33,9 @@ function play(state: State, _move: unknown, sink?: Sink): State {
   sink?.({ kind: 'wrote', player, what: 'numeral', text: String(2 * number) })
   sink?.({ kind: 'placed', player, space: 2 * number })
   const grown = heights.with(number - 1, heights[number - 1] + 1)
-  return {
-    ...state,
-    heights: grown,
-    started: true,
-    ended: grown[number - 1] >= params.boxes,
-    turn: nextTurn(state),
-  }
+  const ended = grown[number - 1] >= params.boxes
+  const { players } = state
+  return { params, players, turn: nextTurn(state), ended, heights: grown, number, started: true }
 }
 
 const level = (id: string, title: string, values: number, boxes: number) =>
@@ -68,11 +64,11 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
     number: 0,
     started: false,
   }),
-  roll(state, chance, sink) {
-    const { params, turn: player } = state
-    if (params.predict && !state.started) sink?.({ kind: 'predicted', player })
+  roll({ params, players, turn: player, ended, heights, started }, chance, sink) {
+    if (params.predict && !started) sink?.({ kind: 'predicted', player })
     const source = params.values === 6 ? dice(1) : cards(1, params.values)
-    return { ...state, number: turnUp(source, chance, player, sink)[0] }
+    const [number] = turnUp(source, chance, player, sink)
+    return { params, players, turn: player, ended, heights, number, started }
   },
   moves: () => ['double'],
   play,

@@ -143,10 +143,28 @@ function moves(state: State): readonly number[] {
   const { number } = called(params, thrown)
   const at = cardOf(state, turn)
   const open: number[] = []
-  for (let space = 0; space < all[at].length; space++)
-    if (all[at][space] === number && marks[at][space] < 0) open.push(space)
+  for (const space of spacesOf(all[at], number)) if (marks[at][space] < 0) open.push(space)
   return open
 }
+
+const spacesKnown = new WeakMap<readonly number[], Map<number, number[]>>()
+
+/** The spaces of a card that hold a number. */
+function spacesOf(card: readonly number[], number: number): readonly number[] {
+  let spaces = spacesKnown.get(card)
+  if (!spaces) {
+    spaces = new Map()
+    for (let space = 0; space < card.length; space++) {
+      const same = spaces.get(card[space])
+      if (same) same.push(space)
+      else spaces.set(card[space], [space])
+    }
+    spacesKnown.set(card, spaces)
+  }
+  return spaces.get(number) ?? nowhere
+}
+
+const nowhere: readonly number[] = []
 
 /** Lines through each space, by the size of the card. */
 const linesThrough = [0, 1, 2, 3, 4, 5, 6].map((size) => {
@@ -197,13 +215,17 @@ function play(state: State, space: number | null, sink?: Sink): State {
   // Who found no space throws again where the rule says so.
   const stays = params.none !== 'pass' && player === state.caller && space === null
   return {
-    ...state,
-    marks: now,
-    lined,
+    params,
+    players,
+    turn: nextTurn(state),
     ended: last && (lined.length > 0 || full),
     winner: lined.length === 1 ? lined[0] : null,
+    cards: state.cards,
+    marks: now,
+    caller: state.caller,
     passOn: player === state.caller ? !stays : state.passOn,
-    turn: nextTurn(state),
+    lined,
+    thrown,
   }
 }
 
@@ -243,7 +265,9 @@ export const fiveFlags = defineGame<Params, State, number, View>({
   setup,
   roll(state, chance, sink) {
     const caller = state.passOn ? (state.caller + 1) % state.players : state.caller
-    return { ...state, caller, passOn: false, thrown: callNumbers(state.params, chance, caller, sink) }
+    const { params, players, turn, ended, winner, cards: held, marks, lined } = state
+    const thrown = callNumbers(params, chance, caller, sink)
+    return { params, players, turn, ended, winner, cards: held, marks, caller, passOn: false, lined, thrown }
   },
   moves,
   play,

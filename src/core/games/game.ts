@@ -49,7 +49,12 @@ interface Misconception {
   ask: string
 }
 
-/** The rules of a game: pure, on states of plain data. Families make this half from a few functions. */
+/**
+ * The rules of a game: pure, on states of plain data. Families make this half from a few functions.
+ *
+ * The busiest engines write the next state out field by field: in V8 that takes a tenth of the time of
+ * a spread with changes, and simulation is little else than making states.
+ */
 export interface Engine<P, S extends GameState, M, V> {
   setup(params: P, players: number): S
   /** What chance decides at the start of a go. */

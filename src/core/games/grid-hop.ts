@@ -37,36 +37,32 @@ interface View {
 
 function moves({ params, left, thrown, turn }: State): readonly Move[] {
   const found: Move[] = []
-  left[turn].forEach((own, marker) => {
-    if (own === 0) return
-    for (const squares of [thrown, 10 * thrown])
-      if (params.finish === 'pass' || squares <= own) found.push({ marker, squares })
-  })
+  const own = left[turn]
+  for (let marker = 0; marker < own.length; marker++) {
+    if (own[marker] === 0) continue
+    for (let squares = thrown; squares <= 10 * thrown; squares += 9 * thrown)
+      if (params.finish === 'pass' || squares <= own[marker]) found.push({ marker, squares })
+  }
   return found
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {
-  const { params, left, turn: player } = state
-  if (move === null) return { ...state, turn: nextTurn(state) }
+  const { params, players, left, turn: player, thrown } = state
+  const turn = nextTurn(state)
+  if (move === null) return { params, players, turn, ended: false, left, thrown }
   const before = left[player][move.marker]
   const after = Math.max(0, before - move.squares)
-  const at = (squares: number) => (params.direction === 'up' ? params.goal - squares : squares)
-  tellStep(sink, player, at(before), at(after))
-  sink?.({
-    kind: 'moved',
-    player,
-    from: at(before),
-    to: at(after),
+  if (sink) {
+    const at = (squares: number) => (params.direction === 'up' ? params.goal - squares : squares)
+    tellStep(sink, player, at(before), at(after))
     // Tens are stepped down the grid, a row at a time.
-    squares: move.squares % 10 === 0 ? move.squares / 10 : move.squares,
-  })
-  const own = left[player].with(move.marker, after)
-  return {
-    ...state,
-    left: left.with(player, own),
-    ended: own.every((squares) => squares === 0),
-    turn: nextTurn(state),
+    const squares = move.squares % 10 === 0 ? move.squares / 10 : move.squares
+    sink({ kind: 'moved', player, from: at(before), to: at(after), squares })
   }
+  const own = left[player].with(move.marker, after)
+  let toGo = 0
+  for (const squares of own) toGo += squares
+  return { params, players, turn, ended: toGo === 0, left: left.with(player, own), thrown }
 }
 
 /** Expected goes under best play for each pair of squares to go, by the rules that matter. */
@@ -154,10 +150,9 @@ export const gridHop = defineGame<Params, State, Move, View>({
     left: Array.from({ length: players }, () => Array<number>(params.markers).fill(params.goal)),
     thrown: 0,
   }),
-  roll: (state, chance: Chance, sink) => ({
-    ...state,
-    thrown: turnUp(dice(1), chance, state.turn, sink)[0],
-  }),
+  roll({ params, players, turn, ended, left }, chance: Chance, sink) {
+    return { params, players, turn, ended, left, thrown: turnUp(dice(1), chance, turn, sink)[0] }
+  },
   moves,
   play,
   view: ({ params, left }, player) => ({ params, left: left[player] }),

@@ -69,26 +69,22 @@ function someTargets(chance: Chance): number[] {
 /** Above, below, left and right of the target. */
 const round = (target: number) => [target - 10, target + 10, target - 1, target + 1]
 
-/** Squares a piece can reach in a straight line over free squares, nearest first in each direction. */
-function reach(from: number, taken: ReadonlySet<number>, most: number, found: (by: number) => void) {
-  for (const unit of [1, -1, 10, -10])
-    for (let n = 1; n <= most; n++) {
-      const to = from + n * unit
-      const off = to < 1 || to > 100 || (Math.abs(unit) === 1 && row(to) !== row(from))
-      if (off || taken.has(to)) break
-      found(n * unit)
-    }
-}
+const units = [1, -1, 10, -10] as const
 
-function moves(state: State): readonly Move[] {
-  const { params, pieces, last, turn } = state
-  const taken = new Set(pieces.flat())
+/** Moves of all pieces, each in a straight line over free squares. */
+function moves({ params, pieces, last, turn }: State): readonly Move[] {
+  const taken = new Uint8Array(101)
+  for (const own of pieces) for (const square of own) taken[square] = 1
   const found: Move[] = []
-  pieces[turn].forEach((square, piece) =>
-    reach(square, taken, params.most, (by) => {
-      if (by !== last[turn]) found.push({ piece, by })
-    }),
-  )
+  const own = pieces[turn]
+  for (let piece = 0; piece < own.length; piece++)
+    for (const unit of units)
+      for (let n = 1; n <= params.most; n++) {
+        const to = own[piece] + n * unit
+        if (to < 1 || to > 100 || taken[to]) break
+        if ((unit === 1 || unit === -1) && row(to) !== row(own[piece])) break
+        if (n * unit !== last[turn]) found.push({ piece, by: n * unit })
+      }
   return found
 }
 
@@ -113,12 +109,15 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   }
   const won = to === targets[(player + 1) % targets.length] && state.players > 1
   return {
-    ...state,
-    pieces: pieces.with(player, pieces[player].with(move.piece, to)),
-    last: last.with(player, move.by),
+    params,
+    players: state.players,
+    turn: nextTurn(state),
+    // A child alone has no harbour to reach: one move is all there is.
     ended: won || state.players === 1,
     winner: won ? player : null,
-    turn: nextTurn(state),
+    targets,
+    pieces: pieces.with(player, pieces[player].with(move.piece, to)),
+    last: last.with(player, move.by),
   }
 }
 
@@ -126,7 +125,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
 function sight(goal: number, taken: ReadonlySet<number>, most: number) {
   const free = new Set<number>()
   const met: { square: number; between: number[] }[] = []
-  for (const unit of [1, -1, 10, -10]) {
+  for (const unit of units) {
     const between: number[] = []
     for (let n = 1; n <= most; n++) {
       const square = goal + n * unit

@@ -1,7 +1,16 @@
 import { z } from 'zod'
 import type { Chance } from '../chance/chance'
 import { smallParts } from './cautions'
-import { defineGame, levelOf, noChoice, quietTable, type GameState, type Sink, type Variant } from './game'
+import {
+  defineGame,
+  levelOf,
+  nextTurn,
+  noChoice,
+  quietTable,
+  type GameState,
+  type Sink,
+  type Variant,
+} from './game'
 import { cards, cardsSchema, diceSchema, pack, shorterBy, sum, without } from './source'
 
 const square = z.number().int().min(0).max(1000)
@@ -46,6 +55,8 @@ interface View {
   thrown: readonly number[]
 }
 
+const nothing: readonly number[] = []
+
 const left = ({ params, positions }: State, player: number) => Math.abs(params.goal - positions[player])
 
 function setup(params: Params, players: number): State {
@@ -63,22 +74,23 @@ function setup(params: Params, players: number): State {
 }
 
 function roll(state: State, chance: Chance, sink?: Sink): State {
-  const { params, turn: player } = state
+  const { params, players, turn: player, ended, positions, packs } = state
   if (params.predict && !state.started) sink?.({ kind: 'predicted', player })
-  const started = state.started || player === state.players - 1
+  const started = state.started || player === players - 1
   if (params.source.kind === 'dice') {
     const { count, oneDieWithin } = params.source
     const dice = oneDieWithin !== null && left(state, player) <= oneDieWithin ? 1 : count
     const thrown: number[] = []
     for (let die = 0; die < dice; die++) thrown.push(chance.int(1, 6))
     sink?.({ kind: 'rolled', player, faces: thrown })
-    return { ...state, thrown, started }
+    return { params, players, turn: player, ended, positions, packs, thrown, started }
   }
-  const held = state.packs[player].length > 0 ? state.packs[player] : pack(params.source)
+  const held = packs[player].length > 0 ? packs[player] : pack(params.source)
   const index = chance.int(0, held.length - 1)
   sink?.({ kind: 'drew', player, card: held[index] })
-  const packs = state.packs.with(player, without(held, index))
-  return { ...state, packs, thrown: [held[index]], started }
+  const thrown = [held[index]]
+  const packsLeft = packs.with(player, without(held, index))
+  return { params, players, turn: player, ended, positions, packs: packsLeft, thrown, started }
 }
 
 function moves(state: State): readonly Move[] {
@@ -89,7 +101,7 @@ function moves(state: State): readonly Move[] {
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {
-  const { params, turn: player } = state
+  const { params, players, turn: player, packs, started } = state
   const from = state.positions[player]
   let positions = state.positions
   if (move === null) {
@@ -110,7 +122,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     positions = positions.with(player, to)
   }
   const ended = positions[player] === params.goal
-  return { ...state, positions, thrown: [], ended, turn: (player + 1) % state.players }
+  return { params, players, turn: nextTurn(state), ended, positions, packs, thrown: nothing, started }
 }
 
 /** `squares` on towards the goal, or back if negative. */

@@ -125,13 +125,9 @@ function play(state: State, way: number | null, sink?: Sink): State {
   const over = now === 0 || (way === null && !params.untilFull)
   const ended = over && player === players - 1
   const after = open.with(player, now)
-  return {
-    ...state,
-    open: after,
-    ended,
-    winner: ended ? lowest(after) : null,
-    turn: over ? nextTurn(state) : player,
-  }
+  const winner = ended ? lowest(after) : null
+  const turn = over ? nextTurn(state) : player
+  return { params, players, turn, ended, winner, open: after, thrown }
 }
 
 /** Who has least uncovered; null if several have. */
@@ -174,10 +170,10 @@ export const lowTide = defineGame<Params, State, number, View>({
     open: Array<number>(players).fill(full(params)),
     thrown: [],
   }),
-  roll: (state, chance, sink) => ({
-    ...state,
-    thrown: turnUp(dice(state.params.dice), chance, state.turn, sink),
-  }),
+  roll({ params, players, turn, ended, winner, open }, chance, sink) {
+    const thrown = turnUp(dice(params.dice), chance, turn, sink)
+    return { params, players, turn, ended, winner, open, thrown }
+  },
   moves: ({ params, open, thrown, turn }) => waysFrom(params, open[turn], sum(thrown)),
   play,
   view: ({ params, open, thrown }, player) => ({ params, open: open[player], total: sum(thrown) }),

@@ -101,13 +101,13 @@ const spaceOf = (params: Params, thrown: readonly number[]) =>
   totals(params).indexOf(worked(params, thrown).total)
 
 function play(state: State, space: number | null, sink?: Sink): State {
-  const { params, board, hand, thrown, turn: player } = state
+  const { params, players, board, hand, thrown, turn: player } = state
   if (sink)
     for (const item of worked(params, thrown).items)
       sink({ kind: 'answered', player, item, steps: 'b' in item ? item.b : 0 })
   const double = params.source.kind === 'dice' && thrown.length === 2 && thrown[0] === thrown[1]
   const next = params.doubleAgain && double ? player : nextTurn(state)
-  if (space === null) return { ...state, turn: next }
+  if (space === null) return { params, players, turn: next, ended: false, winner: null, board, hand, thrown }
   const { owner, tokens } = board[space]
   let held = hand.with(player, hand[player] - 1)
   if (tokens === 1 && owner !== player) {
@@ -120,7 +120,8 @@ function play(state: State, space: number | null, sink?: Sink): State {
   const won = held[player] === 0
   // Every space locked and tokens left over: nobody can go on.
   const stuck = now.every((one) => one.tokens === 2)
-  return { ...state, board: now, hand: held, ended: won || stuck, winner: won ? player : null, turn: next }
+  const winner = won ? player : null
+  return { params, players, turn: next, ended: won || stuck, winner, board: now, hand: held, thrown }
 }
 
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
@@ -158,7 +159,10 @@ export const perch = defineGame<Params, State, number, null>({
     hand: Array<number>(players).fill(params.tokens),
     thrown: [],
   }),
-  roll: (state, chance, sink) => ({ ...state, thrown: throwOf(state.params, chance, state.turn, sink) }),
+  roll({ params, players, turn, ended, winner, board, hand }, chance, sink) {
+    const thrown = throwOf(params, chance, turn, sink)
+    return { params, players, turn, ended, winner, board, hand, thrown }
+  },
   moves: ({ params, board, thrown }) => {
     const space = spaceOf(params, thrown)
     return board[space].tokens === 2 ? [] : [space]

@@ -41,30 +41,41 @@ type Catch = readonly number[]
 function catches(open: readonly number[], target: number): Catch[] {
   const sorted = [...open].sort((a, b) => a - b)
   const found: number[][] = []
-  const take = (from: number, left: number, taken: number[]) => {
-    if (left === 0) found.push(taken)
-    for (let i = from; i < sorted.length && sorted[i] <= left; i++)
-      if (i === from || sorted[i] !== sorted[i - 1]) take(i + 1, left - sorted[i], [...taken, sorted[i]])
-  }
-  take(0, target, [])
+  const taken: number[] = []
+  take(0, target)
   return found
+
+  function take(from: number, left: number) {
+    if (left === 0) {
+      found.push(taken.slice())
+      return
+    }
+    for (let i = from; i < sorted.length && sorted[i] <= left; i++) {
+      if (i > from && sorted[i] === sorted[i - 1]) continue
+      taken.push(sorted[i])
+      take(i + 1, left - sorted[i])
+      taken.pop()
+    }
+  }
 }
 
 function refill(state: State, chance: Chance, sink?: Sink): State {
-  let { unseen, under, open } = state
-  const before = open.length
-  while (open.length < state.params.turn && unseen.length + under.length > 0) {
+  const { params, players, turn, ended, winner, piles, since } = state
+  let { unseen, under } = state
+  const open = state.open.slice()
+  while (open.length < params.turn && unseen.length + under.length > 0) {
     if (unseen.length > 0) {
       const index = chance.int(0, unseen.length - 1)
-      open = [...open, unseen[index]]
+      open.push(unseen[index])
       unseen = without(unseen, index)
     } else {
-      open = [...open, under[0]]
+      open.push(under[0])
       under = under.slice(1)
     }
   }
-  if (sink && open.length > before) sink({ kind: 'drew', player: state.turn, card: open[open.length - 1] })
-  return { ...state, unseen, under, open }
+  if (sink && open.length > state.open.length)
+    sink({ kind: 'drew', player: turn, card: open[open.length - 1] })
+  return { params, players, turn, ended, winner, unseen, under, open, piles, since }
 }
 
 function play(state: State, caught: Catch | null, sink?: Sink): State {
@@ -72,8 +83,12 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
   if (caught === null) {
     const nowUnder = [...under, ...open]
     const all = unseen.length + nowUnder.length
-    const now = { ...state, open: [], under: nowUnder, since: since + open.length, turn: nextTurn(state) }
-    return { ...now, ended: now.since >= all + params.turn || all <= params.turn, winner: most(piles) }
+    const { players } = state
+    const round = since + open.length
+    const ended = round >= all + params.turn || all <= params.turn
+    const turn = nextTurn(state)
+    const winner = most(piles)
+    return { params, players, turn, ended, winner, unseen, under: nowUnder, open: [], piles, since: round }
   }
   if (sink) {
     const [first, ...rest] = caught
@@ -91,7 +106,9 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
   for (const card of caught) left = without(left, left.indexOf(card))
   const now = piles.with(player, piles[player] + 1)
   const ended = unseen.length + under.length === 0 && catches(left, params.target).length === 0
-  return { ...state, open: left, piles: now, since: 0, ended, winner: most(now), turn: nextTurn(state) }
+  const { players } = state
+  const turn = nextTurn(state)
+  return { params, players, turn, ended, winner: most(now), unseen, under, open: left, piles: now, since: 0 }
 }
 
 function most(piles: readonly number[]): number | null {

@@ -80,14 +80,20 @@ function board(rolls: Rolls): number[] {
   return made
 }
 
-const built = ({ towers }: State) => towers.filter((owner) => owner >= 0).length
-
 function setup(params: Params, players: number): State {
-  return { params, players, turn: 0, ended: false, towers: board(params).map(() => -1), thrown: [] }
+  return {
+    params,
+    players,
+    turn: 0,
+    ended: false,
+    winner: null,
+    towers: board(params).map(() => -1),
+    thrown: [],
+  }
 }
 
-function roll(state: State, chance: Chance, sink?: Sink): State {
-  return { ...state, thrown: turnUp(state.params.source, chance, state.turn, sink) }
+function roll({ params, players, turn, ended, winner, towers }: State, chance: Chance, sink?: Sink): State {
+  return { params, players, turn, ended, winner, towers, thrown: turnUp(params.source, chance, turn, sink) }
 }
 
 function moves(state: State): readonly Move[] {
@@ -120,13 +126,16 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     if (params.record) sink?.({ kind: 'wrote', player, what: 'numeral', text: String(space) })
     towers = towers.with(spaces.indexOf(space), params.score === 'own-colours' ? player : 0)
   }
-  const next = { ...state, towers, thrown: [], turn: (player + 1) % state.players }
-  const ended = built(next) >= (params.spaces ?? spaces.length)
-  return { ...next, ended, winner: ended && params.score === 'own-colours' ? mostTowers(next) : null }
+  const { players } = state
+  let standing = 0
+  for (const owner of towers) if (owner >= 0) standing++
+  const ended = standing >= (params.spaces ?? spaces.length)
+  const winner = ended && params.score === 'own-colours' ? mostTowers(towers, players) : null
+  return { params, players, turn: (player + 1) % players, ended, winner, towers, thrown: [] }
 }
 
 /** Who built most; null if several did. */
-function mostTowers({ towers, players }: State): number | null {
+function mostTowers(towers: readonly number[], players: number): number | null {
   const built = Array.from(
     { length: players },
     (_, player) => towers.filter((owner) => owner === player).length,

@@ -42,13 +42,13 @@ interface View {
   first: number
 }
 
-const decks = new Map<string, readonly Card[]>()
+const decks = new WeakMap<Params, readonly Card[]>()
 
 /** Pairs of cards with one total each and different sums; the totals spread up to the largest. */
-function deckOf({ to, pairs }: Params): readonly Card[] {
-  const key = `${to} ${pairs}`
-  const known = decks.get(key)
+function deckOf(params: Params): readonly Card[] {
+  const known = decks.get(params)
   if (known) return known
+  const { to, pairs } = params
   const chance = seededChance(to * 100 + pairs)
   const totals = shuffled(range(2, to), chance)
   const deck = range(0, pairs - 1).flatMap((pair) => {
@@ -61,7 +61,7 @@ function deckOf({ to, pairs }: Params): readonly Card[] {
       { a: second, b: total - second },
     ]
   })
-  decks.set(key, deck)
+  decks.set(params, deck)
   return deck
 }
 
@@ -81,23 +81,41 @@ function play(state: State, place: number | null, sink?: Sink): State {
   })
   sink?.({ kind: 'placed', player, space: place })
   const seen = state.seen.with(place, true)
-  if (first < 0) return { ...state, seen, first: place, more: true }
+  const { players, ended: over, layout } = state
+  if (first < 0)
+    return {
+      params,
+      players,
+      turn: player,
+      ended: over,
+      winner: null,
+      more: true,
+      layout,
+      taken,
+      seen,
+      first: place,
+      won,
+    }
   const pair = totalOf(cardAt(state, first)) === total
   const now = pair ? taken.with(first, true).with(place, true) : taken
   if (pair) sink?.({ kind: 'took', player, cards: [total, total] })
   const count = pair ? won.with(player, won[player] + 1) : won
-  const ended = now.every(Boolean)
+  const ended = !now.includes(false)
   const most = Math.max(...count)
+  const winner = ended && count.indexOf(most) === count.lastIndexOf(most) ? count.indexOf(most) : null
+  const turn = pair && params.again ? player : nextTurn(state)
   return {
-    ...state,
-    seen,
-    taken: now,
-    first: -1,
-    more: false,
-    won: count,
+    params,
+    players,
+    turn,
     ended,
-    winner: ended && count.filter((own) => own === most).length === 1 ? count.indexOf(most) : null,
-    turn: pair && params.again ? player : nextTurn(state),
+    winner,
+    more: false,
+    layout,
+    taken: now,
+    seen,
+    first: -1,
+    won: count,
   }
 }
 
@@ -119,8 +137,11 @@ function remember({ open, remembered, first }: View, options: readonly number[],
   return anyMove(null, fresh.length > 0 ? fresh : options, chance)
 }
 
-const openPlaces = ({ params, taken, first }: State) =>
-  range(0, 2 * params.pairs - 1).filter((place) => !taken[place] && place !== first)
+function openPlaces({ taken, first }: State): number[] {
+  const places: number[] = []
+  for (let place = 0; place < taken.length; place++) if (!taken[place] && place !== first) places.push(place)
+  return places
+}
 
 const level = (id: string, title: string, to: number, pairs: number) =>
   levelOf<Params>(id, title, to, 'numerals', { to, pairs, again: true })
@@ -145,6 +166,7 @@ export const twinTotals = defineGame<Params, State, number, View>({
     turn: 0,
     ended: false,
     winner: null,
+    more: false,
     layout: [],
     taken: Array<boolean>(2 * params.pairs).fill(false),
     seen: Array<boolean>(2 * params.pairs).fill(false),

@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { nextTurn, noChoice, type Engine, type GameState, type Sink } from '../game'
+import { noChoice, type Engine, type GameState, type Sink } from '../game'
 
 export interface CompareState<P> extends GameState {
   params: P
@@ -38,17 +38,20 @@ export function comparing<P>(rules: CompareRules<P>): Engine<P, CompareState<P>,
       done: 0,
       sign: 1,
     }),
-    roll(state, chance, sink) {
-      const turned = Array.from({ length: state.players }, (_, player) =>
-        rules.cards(state.params, chance, player, sink),
-      )
-      return { ...state, turned, sign: rules.sign(state.params, chance, sink) }
+    roll({ params, players, turn, ended, winner, waiting, won, done }, chance, sink) {
+      const turned: (readonly number[])[] = []
+      for (let player = 0; player < players; player++) turned.push(rules.cards(params, chance, player, sink))
+      const sign = rules.sign(params, chance, sink)
+      return { params, players, turn, ended, winner, turned, waiting, won, done, sign }
     },
     moves: () => ['answer'],
     play(state, _move, sink) {
       const { params, turn: player, players } = state
       if (sink) rules.answer(params, state, player, sink)
-      if (player < players - 1) return { ...state, turn: nextTurn(state) }
+      if (player < players - 1) {
+        const { ended, winner, turned, waiting, won, done, sign } = state
+        return { params, players, turn: player + 1, ended, winner, turned, waiting, won, done, sign }
+      }
       return settle(rules, state, sink)
     },
     view: () => null,
@@ -58,23 +61,20 @@ export function comparing<P>(rules: CompareRules<P>): Engine<P, CompareState<P>,
 }
 
 function settle<P>(rules: CompareRules<P>, state: CompareState<P>, sink?: Sink): CompareState<P> {
-  const { params, turned, sign, waiting } = state
+  const { params, players, turned, sign, waiting } = state
   const worth = turned.map((cards) => (sign === 1 ? 1 : -1) * rules.worth(params, cards))
-  const best = Math.max(...worth)
-  const first = worth.indexOf(best)
-  const alone = worth.lastIndexOf(best) === first
-  if (alone) sink?.({ kind: 'took', player: first, cards: turned.flat() })
-  const won = alone ? state.won.with(first, state.won[first] + 1 + waiting) : state.won
+  const first = alone(worth)
+  if (first !== null) sink?.({ kind: 'took', player: first, cards: turned.flat() })
+  const won = first === null ? state.won : state.won.with(first, state.won[first] + 1 + waiting)
   const done = state.done + 1
-  const most = Math.max(...won)
-  const winner = won.filter((count) => count === most).length === 1 ? won.indexOf(most) : null
-  return {
-    ...state,
-    won,
-    waiting: alone ? 0 : waiting + 1,
-    done,
-    ended: done >= rules.rounds(params),
-    winner,
-    turn: 0,
-  }
+  const ended = done >= rules.rounds(params)
+  const waits = first === null ? waiting + 1 : 0
+  return { params, players, turn: 0, ended, winner: alone(won), turned, waiting: waits, won, done, sign }
+}
+
+/** Where the largest stands, if it stands alone. */
+function alone(values: readonly number[]): number | null {
+  const most = Math.max(...values)
+  const first = values.indexOf(most)
+  return values.lastIndexOf(most) === first ? first : null
 }

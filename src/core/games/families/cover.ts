@@ -30,6 +30,8 @@ interface CoverRules<P> {
   key?: (state: CoverState<P>) => string
 }
 
+const nothing: readonly number[] = []
+
 /** Spaces to cover: what matches the throw and is still open may be covered; nothing open: a dead go. */
 export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, number, CoverView<P>> {
   const boardOf = (player: number) => (rules.own ? player : 0)
@@ -45,31 +47,28 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
         thrown: [],
       }
     },
-    roll: (state, chance, sink) => ({
-      ...state,
-      thrown: rules.throw(state.params, chance, state.turn, sink),
-    }),
+    roll({ params, players, turn, ended, boards }, chance, sink) {
+      return { params, players, turn, ended, boards, thrown: rules.throw(params, chance, turn, sink) }
+    },
     moves(state) {
       const board = state.boards[boardOf(state.turn)]
-      const open = rules.matching(state.params, state.thrown).filter((space) => !board[space])
+      const matching = rules.matching(state.params, state.thrown)
+      if (matching.length === 1) return board[matching[0]] ? [] : matching
+      const open = matching.filter((space) => !board[space])
       return rules.firstOpen ? open.slice(0, 1) : open
     },
     play(state, move, sink) {
-      const { params, thrown, turn } = state
-      if (move === null) return { ...state, thrown: [], turn: nextTurn(state) }
-      if (sink) rules.cover(params, move, thrown, turn, sink)
-      const at = boardOf(turn)
-      const board = state.boards[at].with(move, true)
+      const { params, players, turn: player, boards, thrown } = state
+      const turn = nextTurn(state)
+      if (move === null) return { params, players, turn, ended: false, boards, thrown: nothing }
+      if (sink) rules.cover(params, move, thrown, player, sink)
+      const at = boardOf(player)
+      const board = boards[at].with(move, true)
       const enough = rules.enough?.(params) ?? board.length
       let covered = 0
       for (const space of board) if (space) covered++
-      return {
-        ...state,
-        thrown: [],
-        boards: state.boards.with(at, board),
-        ended: covered >= enough,
-        turn: nextTurn(state),
-      }
+      const ended = covered >= enough
+      return { params, players, turn, ended, boards: boards.with(at, board), thrown: nothing }
     },
     view: (state, player) => ({
       params: state.params,

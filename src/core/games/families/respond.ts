@@ -58,25 +58,26 @@ export function responding<P>(
       done: 0,
       prompt: [],
     }),
-    roll(state, chance, sink) {
-      const { params, turn: player, players, done, packLeft } = state
-      const turn = { params, player, players, done, chance }
-      if (!rules.cards) return { ...state, prompt: rules.open({ ...turn, card: 0 }, sink) }
-      const held = packLeft.length > 0 ? packLeft : packOf(params)
-      const index = chance.int(0, held.length - 1)
-      return {
-        ...state,
-        packLeft: without(held, index),
-        prompt: rules.open({ ...turn, card: held[index] }, sink),
+    roll({ params, players, turn, ended, winner, packLeft, done }, chance, sink) {
+      let left = packLeft
+      let card = 0
+      if (rules.cards) {
+        const held = packLeft.length > 0 ? packLeft : packOf(params)
+        const index = chance.int(0, held.length - 1)
+        card = held[index]
+        left = without(held, index)
       }
+      const prompt = rules.open({ params, player: turn, players, done, chance, card }, sink)
+      return { params, players, turn, ended, winner, packLeft: left, done, prompt }
     },
     moves: () => answering,
     play(state, _move, sink) {
-      const { params, prompt, turn: player, players, done: before } = state
+      const { params, players, turn: player, winner, packLeft, done: before, prompt } = state
       if (sink) rules.answer({ params, player, players, done: before, prompt }, sink)
       const done = rules.all && player < players - 1 ? before : before + 1
       const tasks = rules.tasks(params)
-      return { ...state, turn: nextTurn(state), done, ended: tasks !== null && done >= tasks }
+      const ended = tasks !== null && done >= tasks
+      return { params, players, turn: nextTurn(state), ended, winner, packLeft, done, prompt }
     },
     view: ({ prompt }) => prompt,
     choose: noChoice,

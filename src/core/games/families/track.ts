@@ -28,6 +28,8 @@ interface TrackRules<P, M> {
   planner?: (view: TrackView<P>, moves: readonly M[], chance: Chance) => M
 }
 
+const nothing: readonly number[] = []
+
 /** A marker for each child on an own track; the first at the end wins. */
 export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>, M, TrackView<P>> {
   const choose: Record<Choice, (view: TrackView<P>, moves: readonly M[], chance: Chance) => M> = {
@@ -44,31 +46,30 @@ export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>
       resting: Array<boolean>(players).fill(false),
       thrown: [],
     }),
-    roll(state, chance, sink) {
-      const { params, positions, resting, turn } = state
-      if (resting[turn]) return { ...state, thrown: [] }
-      return { ...state, thrown: rules.throw(params, positions[turn], chance, turn, sink) }
+    roll({ params, players, turn, ended, positions, resting }, chance, sink) {
+      const thrown = resting[turn] ? nothing : rules.throw(params, positions[turn], chance, turn, sink)
+      return { params, players, turn, ended, positions, resting, thrown }
     },
     moves: ({ params, positions, resting, thrown, turn }) =>
       resting[turn] ? [] : rules.options(params, positions[turn], thrown),
     play(state, move, sink) {
-      const { params, positions, resting, thrown, turn } = state
-      const at = positions[turn]
+      const { params, players, turn: player, positions, resting, thrown } = state
+      const at = positions[player]
+      const turn = nextTurn(state)
       if (move === null) {
-        if (!resting[turn]) {
-          if (sink) rules.stay?.(params, at, thrown, turn, sink)
-          return { ...state, thrown: [], turn: nextTurn(state) }
-        }
-        return { ...state, thrown: [], resting: resting.with(turn, false), turn: nextTurn(state) }
+        if (sink && !resting[player]) rules.stay?.(params, at, thrown, player, sink)
+        const rested = resting[player] ? resting.with(player, false) : resting
+        return { params, players, turn, ended: false, positions, resting: rested, thrown: nothing }
       }
-      const { to, rest = false } = rules.land(params, at, move, turn, sink)
+      const { to, rest = false } = rules.land(params, at, move, player, sink)
       return {
-        ...state,
-        thrown: [],
-        positions: positions.with(turn, to),
-        resting: rest ? resting.with(turn, true) : resting,
+        params,
+        players,
+        turn,
         ended: rules.finished(params, to),
-        turn: nextTurn(state),
+        positions: positions.with(player, to),
+        resting: rest ? resting.with(player, true) : resting,
+        thrown: nothing,
       }
     },
     view: ({ params, positions, thrown }, player) => ({ params, position: positions[player], thrown }),
