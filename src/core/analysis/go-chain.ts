@@ -28,7 +28,8 @@ export function goBranches(game: AnyGame, state: GameState, choice: Choice, pace
       clock.hear(event)
       if (event.kind === 'answered') items.push(event.item)
     })
-    return { next, outcome: { ...clock.read(), items } }
+    const { seconds, active, dead } = clock.read()
+    return { next, outcome: { seconds, active, dead, items } }
   }, MOST_BRANCHES)
 }
 
