@@ -30,24 +30,24 @@ export function insertPupils({ db, classId }: ClassScope, rows: Omit<PupilRow, '
 }
 
 export function estimatesOf({ db, classId }: ClassScope): Promise<EstimateRow[]> {
+  const { strand, day, mean, sd, p10, p50, p90, secure, struggling, rightAlone, workingStep, observations } =
+    estimate
+  // One row a child: a row and column each costs more to carry over than to find.
   return db
     .select({
       pupilId: estimate.pupilId,
-      strand: estimate.strand,
-      day: estimate.day,
-      mean: estimate.mean,
-      sd: estimate.sd,
-      p10: estimate.p10,
-      p50: estimate.p50,
-      p90: estimate.p90,
-      secure: estimate.secure,
-      struggling: estimate.struggling,
-      rightAlone: estimate.rightAlone,
-      workingStep: estimate.workingStep,
-      observations: estimate.observations,
+      strands: sql<
+        Omit<EstimateRow, 'pupilId'>[]
+      >`json_agg(json_build_object('strand', ${strand}, 'day', ${day}, 'mean', ${mean}, 'sd', ${sd}, 'p10', ${p10}, 'p50', ${p50}, 'p90', ${p90}, 'secure', ${secure}, 'struggling', ${struggling}, 'rightAlone', ${rightAlone}, 'workingStep', ${workingStep}, 'observations', ${observations}))`,
     })
     .from(estimate)
     .where(eq(estimate.classId, classId))
+    .groupBy(estimate.pupilId)
+    .then((rows) =>
+      rows.flatMap(({ pupilId, strands }) =>
+        strands.map((row): EstimateRow => Object.assign(row, { pupilId })),
+      ),
+    )
 }
 
 export function placementsOf({ db, classId }: ClassScope): Promise<PlacementRow[]> {

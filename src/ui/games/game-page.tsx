@@ -4,8 +4,9 @@ import type { Spread } from '@/core/analysis/figures'
 import type { gamePage } from '@/server/games'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
-import { few, hundredths, ownInWords } from '../words'
+import { few, hundredths } from '../words'
 import { GameControls } from './game-controls'
+import { ownInWords } from './own-in-words'
 import { SimulationPanel } from './simulation-panel'
 
 type Page = Awaited<ReturnType<typeof gamePage>>

@@ -1,3 +1,5 @@
+'use client'
+
 import Link from 'next/link'
 import type { GameRow, GamesFilter as Filter } from '@/server/games'
 import { LengthStrip } from '../charts/length-strip'

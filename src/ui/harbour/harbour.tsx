@@ -1,3 +1,5 @@
+'use client'
+
 import Link from 'next/link'
 import { groupNames } from '@/core/grouping/pennants'
 import type { HarbourPage } from '@/server/harbour'

@@ -1,5 +1,3 @@
-'use client'
-
 import type { HarbourPage } from '@/server/harbour'
 import { island } from '../charts/island'
 import { PoledPennant } from '../pennant'

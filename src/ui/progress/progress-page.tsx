@@ -1,3 +1,5 @@
+'use client'
+
 import Link from 'next/link'
 import { stepOf, strandOf } from '@/core/skills'
 import type { ProgressPage as Page } from '@/server/progress'
