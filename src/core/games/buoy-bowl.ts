@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { softBall } from './cautions'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   pins: z.number().int().min(3).max(10),
@@ -65,13 +65,7 @@ export const buoyBowl = defineGame({
   players: { min: 1, max: 6, typical: 3 },
   goes: 'alternate',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.throws, 4).map((throws) => ({
-      change: 'fewer-rounds' as const,
-      amount: throws,
-      params: { ...params, throws },
-    })),
-  ],
+  variants: (params) => fewer(params, 'throws', 'fewer-rounds', 4),
   materials: ({ pins, record, hidden }) => [
     { item: 'light pin', perSet: pins },
     { item: 'soft ball', perSet: 1 },

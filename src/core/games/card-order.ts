@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { range, shorterBy } from './source'
+import { fewer, range } from './source'
 
 const paramsSchema = z
   .object({
@@ -61,13 +61,7 @@ export const cardOrder = defineGame({
   players: { min: 1, max: 3, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.rows, 1).map((rows) => ({
-      change: 'fewer-rounds' as const,
-      amount: rows,
-      params: { ...params, rows },
-    })),
-  ],
+  variants: (params) => fewer(params, 'rows', 'fewer-rounds', 1),
   materials: ({ low, high, by }) => [
     { item: `number cards ${low} to ${high}${by > 1 ? ` in ${by}s` : ''}`, perSet: 1 },
   ],

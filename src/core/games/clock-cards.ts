@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   /** Minutes between the times: hours, half hours, quarters. */
@@ -56,13 +56,7 @@ export const clockCards = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.turn, 4).map((turn) => ({
-      change: 'fewer-cards' as const,
-      amount: turn,
-      params: { ...params, turn },
-    })),
-  ],
+  variants: (params) => fewer(params, 'turn', 'fewer-cards', 4),
   materials: ({ every }) => [
     { item: `time cards, ${every === 60 ? 'hours' : every === 30 ? 'half hours' : 'quarters'}`, perSet: 1 },
     { item: 'clock with hands to turn', perSet: 1 },

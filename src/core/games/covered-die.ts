@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { smallParts } from './cautions'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   /** Faces of the dice. */
@@ -52,13 +52,7 @@ export const coveredDie = defineGame({
   players: { min: 2, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.goes, 4).map((goes) => ({
-      change: 'fewer-rounds' as const,
-      amount: goes,
-      params: { ...params, goes },
-    })),
-  ],
+  variants: (params) => fewer(params, 'goes', 'fewer-rounds', 4),
   materials: ({ faces, then }) => [
     { item: faces === 6 ? 'die' : `die with 1 to ${faces}`, perSet: 2 },
     { item: 'cup', perSet: 1 },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { smallParts } from './cautions'
 import { tellStep, tracking } from './families/track'
 import { defineGame, levelOf, quietTable } from './game'
-import { dice, shorterBy, turnUp } from './source'
+import { dice, fewer, turnUp } from './source'
 
 const paramsSchema = z.object({
   goal: z.number().int().min(5).max(200),
@@ -45,12 +45,7 @@ export const currents = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'race',
-  variants: (params) =>
-    shorterBy(params.goal, 10).map((goal) => ({
-      change: 'shorter-track',
-      amount: goal,
-      params: { ...params, goal },
-    })),
+  variants: (params) => fewer(params, 'goal', 'shorter-track', 10),
   materials: ({ goal, record }) => [
     { item: `number track to ${goal}`, perSet: 1 },
     { item: 'marker', perPlayer: 1, loose: true },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { movement, noRanking } from './cautions'
 import { responding } from './families/respond'
 import { defineGame, levelOf } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const actions = ['clap', 'jump', 'hop', 'stretch'] as const
 
@@ -72,11 +72,7 @@ export const deckDrill = defineGame({
   goes: 'call',
   interaction: 'shared',
   variants: (params) => [
-    ...shorterBy(params.calls, 4).map((calls) => ({
-      change: 'fewer-rounds' as const,
-      amount: calls,
-      params: { ...params, calls },
-    })),
+    ...fewer(params, 'calls', 'fewer-rounds', 4),
     ...(params.action !== 'clap'
       ? [{ change: 'another-device' as const, params: { ...params, action: 'clap' as const } }]
       : []),

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
 import type { GameState, Sink } from './game'
-import { cards, dice, shorterBy, turnUp } from './source'
+import { cards, dice, fewer, turnUp } from './source'
 
 const paramsSchema = z.object({
   /** Boxes of each column. */
@@ -76,13 +76,7 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   choose: noChoice,
   // Columns differ in name only: every number is as likely as any other.
   key: ({ heights }) => [...heights].sort((a, b) => b - a).join(),
-  variants: (params) => [
-    ...shorterBy(params.boxes, 2).map((boxes) => ({
-      change: 'fewer-spaces' as const,
-      amount: boxes,
-      params: { ...params, boxes },
-    })),
-  ],
+  variants: (params) => fewer(params, 'boxes', 'fewer-spaces', 2),
   materials: ({ boxes, values }) => [
     { item: `doubles sheet, ${values} columns of ${boxes}`, perPlayer: 1 },
     { item: 'pencil', perPlayer: 1 },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { walking } from './cautions'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   /** The most that is fetched of each. */
@@ -67,11 +67,7 @@ export const fetchTwo = defineGame({
   goes: 'parallel',
   interaction: 'shared',
   variants: (params) => [
-    ...shorterBy(params.rounds, 1).map((rounds) => ({
-      change: 'fewer-rounds' as const,
-      amount: rounds,
-      params: { ...params, rounds },
-    })),
+    ...fewer(params, 'rounds', 'fewer-rounds', 1),
     ...(params.sentences === 4
       ? [{ change: 'another-device' as const, params: { ...params, sentences: 2 as const } }]
       : []),

@@ -4,7 +4,7 @@ import { smallParts } from './cautions'
 import { tellStep } from './families/track'
 import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { dice, shorterBy, turnUp } from './source'
+import { dice, fewer, turnUp } from './source'
 
 const paramsSchema = z.object({
   /** Squares to go: from 0 up to the goal, or from the goal down to 0. */
@@ -116,11 +116,7 @@ const level = (id: string, title: string, params: z.input<typeof paramsSchema>) 
   levelOf<Params>(id, title, params.goal, 'numerals', paramsSchema.parse(params))
 
 function variants(params: Params): Variant<Params>[] {
-  const found: Variant<Params>[] = shorterBy(params.goal, 20).map((goal) => ({
-    change: 'shorter-track',
-    amount: goal,
-    params: { ...params, goal },
-  }))
+  const found: Variant<Params>[] = fewer(params, 'goal', 'shorter-track', 20)
   if (params.finish === 'exact')
     found.push({ change: 'let-passing-count', params: { ...params, finish: 'pass' } })
   return found

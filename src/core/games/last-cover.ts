@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { smallParts } from './cautions'
 import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { dice, range, shorterBy, turnUp } from './source'
+import { dice, fewer, range, turnUp } from './source'
 
 const paramsSchema = z.object({
   op: z.enum(['subtract', 'add']).default('subtract'),
@@ -132,13 +132,7 @@ export const lastCover = defineGame<Params, State, number, View>({
   play,
   view: ({ params, covered }) => ({ board: boardOf(params), covered }),
   choose: { novice: anyMove, planner: hardest },
-  variants: (params): Variant<Params>[] => [
-    ...shorterBy(params.squares, 8).map((squares) => ({
-      change: 'fewer-spaces' as const,
-      amount: squares,
-      params: { ...params, squares },
-    })),
-  ],
+  variants: (params): Variant<Params>[] => fewer(params, 'squares', 'fewer-spaces', 8),
   materials: (params) => [
     { item: `sentence path, ${params.op === 'add' ? 'adding' : 'taking away'} to ${params.to}`, perSet: 1 },
     { item: 'marker', perPlayer: 1, loose: true },

@@ -10,7 +10,7 @@ import {
 import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
 import type { GameState, Variant } from './game'
 import type { PracticeItem } from '../skills'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   kind: z.enum(questionKindIds),
@@ -85,13 +85,7 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
   choose: noChoice,
   tooMany: ({ statements }) => statements > 2,
   alike: ({ rounds }) => ({ goes: rounds, pack: null }),
-  variants: (params): Variant<Params>[] => [
-    ...shorterBy(params.rounds, 3).map((rounds) => ({
-      change: 'fewer-rounds' as const,
-      amount: rounds,
-      params: { ...params, rounds },
-    })),
-  ],
+  variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 3),
   materials: ({ kind, rounds }) => [
     { item: `claim strips, ${questionKinds[kind].title}`, perSet: rounds },
     { item: 'mini whiteboard with pen', perPlayer: 1 },

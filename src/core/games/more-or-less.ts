@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { comparing } from './families/compare'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   /** Picture cards from 1 to this number. */
@@ -62,13 +62,7 @@ export const moreOrLess = defineGame({
   players: { min: 2, max: 4, typical: 2 },
   goes: 'call',
   interaction: 'contest',
-  variants: (params) => [
-    ...shorterBy(params.rounds, 4).map((rounds) => ({
-      change: 'fewer-rounds' as const,
-      amount: rounds,
-      params: { ...params, rounds },
-    })),
-  ],
+  variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
   materials: ({ high, spin }) => [
     { item: `picture cards 1 to ${high}`, perSet: 2 },
     ...(spin ? [{ item: 'spinner more and less', perSet: 1 }] : []),

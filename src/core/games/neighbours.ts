@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { range, shorterBy } from './source'
+import { fewer, range } from './source'
 
 const paramsSchema = z
   .object({
@@ -63,13 +63,7 @@ export const neighbours = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.goes, 4).map((goes) => ({
-      change: 'fewer-rounds' as const,
-      amount: goes,
-      params: { ...params, goes },
-    })),
-  ],
+  variants: (params) => fewer(params, 'goes', 'fewer-rounds', 4),
   materials: (params) => [
     // From nought to one above the top, so that every number has both neighbours.
     { item: `number cards 0 to ${(numbers(params).at(-1) ?? 0) + params.by}`, perSet: 1 },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { smallParts } from './cautions'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   /** The parts that repeat; each letter a colour. */
@@ -61,13 +61,7 @@ export const patternChain = defineGame({
   players: { min: 1, max: 6, typical: 3 },
   goes: 'parallel',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.chains, 1).map((chains) => ({
-      change: 'fewer-rounds' as const,
-      amount: chains,
-      params: { ...params, chains },
-    })),
-  ],
+  variants: (params) => fewer(params, 'chains', 'fewer-rounds', 1),
   materials: ({ units, length, task }) => [
     ...(units.some((unit) => unit.includes('C')) ? ['first', 'second', 'third'] : ['first', 'second']).map(
       (colour) => ({ item: `cube of a ${colour} colour`, perPlayer: length, loose: true }),

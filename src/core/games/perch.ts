@@ -5,7 +5,7 @@ import { smallParts } from './cautions'
 import { perchBoard } from './families/board-maker'
 import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
 import type { GameState, Material, Sink, Variant } from './game'
-import { dice, diceSchema, range, shorterBy, spinner, turnUp } from './source'
+import { dice, diceSchema, fewer, range, spinner, turnUp } from './source'
 
 const paramsSchema = z.object({
   source: z.discriminatedUnion('kind', [
@@ -170,13 +170,7 @@ export const perch = defineGame<Params, State, number, null>({
   play,
   view: () => null,
   choose: noChoice,
-  variants: (params): Variant<Params>[] => [
-    ...shorterBy(params.tokens, 3).map((tokens) => ({
-      change: 'fewer-tokens' as const,
-      amount: tokens,
-      params: { ...params, tokens },
-    })),
-  ],
+  variants: (params): Variant<Params>[] => fewer(params, 'tokens', 'fewer-tokens', 3),
   materials: (params) => [
     { item: `perch board, ${totals(params)[0]} to ${totals(params).at(-1)}`, perSet: 1 },
     { item: 'counter in an own colour', perPlayer: params.tokens, loose: true },

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   high: z.number().int().min(5).max(1000),
@@ -51,13 +51,7 @@ export const pointFast = defineGame({
   players: { min: 1, max: 34, typical: 6 },
   goes: 'call',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.calls, 4).map((calls) => ({
-      change: 'fewer-rounds' as const,
-      amount: calls,
-      params: { ...params, calls },
-    })),
-  ],
+  variants: (params) => fewer(params, 'calls', 'fewer-rounds', 4),
   materials: ({ high, marks }) => [
     {
       item: `number line to ${high}${marks === 'all' ? '' : marks === 'some' ? ', some numbers' : ', ends only'}`,

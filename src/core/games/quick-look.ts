@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z
   .object({
@@ -55,13 +55,7 @@ export const quickLook = defineGame({
   players: { min: 1, max: 34, typical: 6 },
   goes: 'call',
   interaction: 'shared',
-  variants: (params) => [
-    ...shorterBy(params.looks, 4).map((looks) => ({
-      change: 'fewer-rounds' as const,
-      amount: looks,
-      params: { ...params, looks },
-    })),
-  ],
+  variants: (params) => fewer(params, 'looks', 'fewer-rounds', 4),
   materials: ({ pattern, high }) => [
     { item: `${pattern} pattern cards to ${high}, or the class screen`, perSet: 1 },
   ],

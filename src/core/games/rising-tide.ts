@@ -5,7 +5,7 @@ import { timed } from './cautions'
 import { question, questionKindIds, questionKinds, type QuestionKindId } from './families/questions'
 import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   kind: z.enum(questionKindIds),
@@ -90,13 +90,7 @@ export const risingTide = defineGame<Params, State, 'answer', null>({
   view: () => null,
   choose: noChoice,
   key: ({ round, asked, missed }) => `${round} ${asked} ${missed}`,
-  variants: (params): Variant<Params>[] => [
-    ...shorterBy(params.rounds, 1).map((rounds) => ({
-      change: 'fewer-rounds' as const,
-      amount: rounds,
-      params: { ...params, rounds },
-    })),
-  ],
+  variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 1),
   materials: ({ kind, rounds, questions }) => [
     { item: `question cards, ${questionKinds[kind].title}`, perPlayer: rounds * questions },
     { item: 'sand timer', perPlayer: 1 },

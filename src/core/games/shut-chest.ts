@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { smallParts } from './cautions'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z.object({
   /** Where the two numbers come from. */
@@ -65,11 +65,7 @@ export const shutChest = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => [
-    ...shorterBy(params.goes, 4).map((goes) => ({
-      change: 'fewer-rounds' as const,
-      amount: goes,
-      params: { ...params, goes },
-    })),
+    ...fewer(params, 'goes', 'fewer-rounds', 4),
     ...(params.record ? [{ change: 'another-device' as const, params: { ...params, record: false } }] : []),
   ],
   materials: ({ form, first, second, record }) => [

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { lineUpKinds, lineUpSet, type LineUpCard } from './families/line-up'
 import { defineGame, levelOf, nextTurn, noChoice, quietTable, type GameState } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z
   .object({
@@ -80,13 +80,7 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
   choose: noChoice,
   tooMany: () => true,
   alike: ({ rounds }) => ({ goes: rounds, pack: null }),
-  variants: (params) => [
-    ...shorterBy(params.rounds, 1).map((rounds) => ({
-      change: 'fewer-rounds' as const,
-      amount: rounds,
-      params: { ...params, rounds },
-    })),
-  ],
+  variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 1),
   materials: ({ cards, low, high }) => [
     { item: cards === 'clocks' ? 'clock cards' : `line-up cards ${low} to ${high}`, perSet: 1 },
   ],

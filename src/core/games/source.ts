@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../chance/chance'
-import type { Material, Sink } from './game'
+import type { Material, Sink, Variant } from './game'
 
 /** Where the numbers of a game come from. */
 export const diceSchema = z.object({
@@ -102,7 +102,19 @@ export function without(cards: readonly number[], index: number): number[] {
   return left
 }
 
-/** Most used first: the shares of a number of goes, rounds or spaces that a shorter game would have. */
+/** Shorter by a quarter and by half, mildest first: rounds, spaces or cards that a shorter game would have. */
 export function shorterBy(now: number, least: number): number[] {
-  return [0.75, 0.5].map((share) => Math.round(now * share)).filter((fewer) => fewer >= least && fewer < now)
+  return [0.75, 0.5].map((share) => Math.round(now * share)).filter((less) => less >= least && less < now)
+}
+
+/** The same rules with fewer of what the option `key` counts, by a quarter and by half. */
+export function fewer<P, K extends keyof P>(
+  params: P,
+  key: K,
+  change: Variant<P>['change'],
+  least: number,
+): Variant<P>[] {
+  const now = params[key]
+  if (typeof now !== 'number') return []
+  return shorterBy(now, least).map((amount) => ({ change, amount, params: { ...params, [key]: amount } }))
 }

@@ -3,7 +3,7 @@ import type { PracticeItem } from '../skills'
 import { noRanking } from './cautions'
 import { defineGame, levelOf, noChoice, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { range, shorterBy } from './source'
+import { fewer, range } from './source'
 
 const paramsSchema = z.object({
   multiple: z.number().int().min(2).max(12),
@@ -123,11 +123,7 @@ export const switchback = defineGame<Params, State, 'say', null>({
     }
   },
   variants: (params): Variant<Params>[] => [
-    ...shorterBy(params.to, 10).map((to) => ({
-      change: 'shorter-track' as const,
-      amount: to,
-      params: { ...params, to },
-    })),
+    ...fewer(params, 'to', 'shorter-track', 10),
     ...(params.slip === 'again' && params.slips > 0
       ? [{ change: 'let-passing-count' as const, params: { ...params, slip: 'carry-on' as const } }]
       : []),

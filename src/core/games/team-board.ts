@@ -11,7 +11,7 @@ import {
 } from './families/questions'
 import { anyMove, bestOf, defineGame, levelOf, nextTurn } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { range, shorterBy } from './source'
+import { fewer, range } from './source'
 
 const paramsSchema = z.object({
   /** A column for each, easy to hard within it: made from the class's own levels. */
@@ -112,13 +112,7 @@ export const teamBoard = defineGame<Params, State, number, View>({
     planner: ({ params }, options) =>
       bestOf(options, (place) => (rowOf(params, place) + 1) * (params.rightInTen - rowOf(params, place))),
   },
-  variants: (params): Variant<Params>[] => [
-    ...shorterBy(params.rows, 2).map((rows) => ({
-      change: 'fewer-rounds' as const,
-      amount: rows,
-      params: { ...params, rows },
-    })),
-  ],
+  variants: (params): Variant<Params>[] => fewer(params, 'rows', 'fewer-rounds', 2),
   materials: (params) => [
     { item: `wall of ${places(params)} questions, or the class screen`, perSet: 1 },
     { item: 'mini whiteboard with pen', perPlayer: 1 },

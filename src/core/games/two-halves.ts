@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { responding } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { fewer } from './source'
 
 const paramsSchema = z
   .object({
@@ -59,11 +59,7 @@ export const twoHalves = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => [
-    ...shorterBy(params.count, 4).map((count) => ({
-      change: 'fewer-cards' as const,
-      amount: count,
-      params: { ...params, count },
-    })),
+    ...fewer(params, 'count', 'fewer-cards', 4),
     ...(params.record ? [{ change: 'another-device' as const, params: { ...params, record: false } }] : []),
   ],
   materials: ({ low, high, record }) => [
