@@ -4,6 +4,7 @@ import type { Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { strandIds } from '@/core/skills'
+import type { YearGroup } from '@/core/evidence/prior'
 import { inBand, fitCost } from '@/core/grouping/fit-cost'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { groupingOf } from '@/data/queries/groupings'
@@ -116,6 +117,7 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId
       fits:
         allowed.length > 0 &&
         suitsRoom(game, items, filter) &&
+        (!game.room.timed || !tooYoungForTheClock.includes(scope.classroom.yearGroup)) &&
         finishInSlot >= likelyEnough &&
         (chosen === null || inZone * 2 >= chosen.children.length),
       starter: starters.includes(game.id),
@@ -136,6 +138,9 @@ function suits({ steps, to }: LevelMeasure, { strand, to: most }: GamesFilter): 
 
 /** From this share of its items on a level counts as practising a strand. */
 const worthPractising = 0.25
+
+/** Timed tasks worry younger children. */
+const tooYoungForTheClock: YearGroup[] = ['Reception', 'Year 1']
 
 /** Whether a game suits the room: what has to be found, who plays, who is near, how loud it gets. */
 function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter: GamesFilter): boolean {

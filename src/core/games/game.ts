@@ -134,6 +134,8 @@ interface Room {
   win: boolean
   /** Made for a whole group or class at once. */
   whole?: boolean
+  /** Against the clock: not offered below Year 2. */
+  timed?: boolean
 }
 
 export interface GameState {

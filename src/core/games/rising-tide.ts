@@ -117,5 +117,5 @@ export const risingTide = defineGame<Params, State, 'answer', null>({
     homeVersion: 'Ten questions while the kettle boils, if the child likes it.',
     finishEarly: 'Write the two you missed with their answers.',
   },
-  room: { ...quietTable, noise: 0, together: false },
+  room: { ...quietTable, noise: 0, together: false, timed: true },
 })
