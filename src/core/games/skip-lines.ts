@@ -43,7 +43,7 @@ const level = (
   to: number,
   things: Params['things'],
   back = false,
-) => levelOf<Params>(id, title, to, things === 'stairs' ? 'objects' : 'objects', { by, to, things, back })
+) => levelOf<Params>(id, title, to, 'objects', { by, to, things, back })
 
 export const skipLines = defineGame({
   ...engine,
