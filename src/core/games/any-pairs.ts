@@ -98,20 +98,39 @@ function moves({ hands, turn, players }: State): readonly Move[] {
   return found
 }
 
-/** Nothing to ask with, or nobody to ask: a card is drawn. */
-function draw(state: State): State {
-  const { params, stock, hands, pairs, turn: player } = state
-  if (stock.length === 0) return { ...state, idle: state.idle + 1, turn: nextTurn(state) }
+/** The state after a go: what the go changed, and the next player's turn unless it says otherwise. */
+function after(state: State, part: Partial<State>): State {
+  const { params, players, hands, stock, pairs, known, lucky, idle } = state
+  return {
+    params,
+    players,
+    turn: part.turn ?? nextTurn(state),
+    ended: false,
+    winner: null,
+    hands: part.hands ?? hands,
+    stock: part.stock ?? stock,
+    dealt: true,
+    pairs: part.pairs ?? pairs,
+    known: part.known ?? known,
+    lucky: part.lucky ?? lucky,
+    idle: part.idle ?? idle,
+  }
+}
+
+/** Takes the top card of the stock into the hand; a pair it makes is laid down. */
+function drawTop({ params, hands, stock, pairs, turn: player }: State): Partial<State> {
   const laid = layDown(params, [...hands[player], stock[0]])
   return {
-    ...state,
     stock: stock.slice(1),
     hands: hands.with(player, laid.hand),
     pairs: pairs.with(player, pairs[player] + laid.pairs),
     idle: 0,
-    turn: nextTurn(state),
   }
 }
+
+/** Nothing to ask with, or nobody to ask: a card is drawn. */
+const draw = (state: State): State =>
+  after(state, state.stock.length > 0 ? drawTop(state) : { idle: state.idle + 1 })
 
 function ask(state: State, { from, number }: Move, sink?: Sink): State {
   const { params, hands, stock, pairs, turn: player } = state
@@ -129,41 +148,30 @@ function ask(state: State, { from, number }: Move, sink?: Sink): State {
   if (there >= 0) {
     sink?.({ kind: 'took', player, cards: [number, wanted] })
     const own = without(hands[player], hands[player].indexOf(number))
-    return {
-      ...state,
+    return after(state, {
       hands: hands.with(from, without(hands[from], there)).with(player, own),
       pairs: pairs.with(player, pairs[player] + 1),
       known: known.with(player, -1),
       lucky: false,
       idle: 0,
-      turn: nextTurn(state),
-    }
+    })
   }
-  if (stock.length === 0)
-    return { ...state, known, lucky: false, idle: state.idle + 1, turn: nextTurn(state) }
+  if (stock.length === 0) return after(state, { known, lucky: false, idle: state.idle + 1 })
   sink?.({ kind: 'drew', player, card: stock[0] })
-  const laid = layDown(params, [...hands[player], stock[0]])
   const lucky = stock[0] === wanted && !state.lucky
-  return {
-    ...state,
-    stock: stock.slice(1),
-    hands: hands.with(player, laid.hand),
-    pairs: pairs.with(player, pairs[player] + laid.pairs),
-    known,
-    lucky,
-    idle: 0,
-    turn: lucky ? player : nextTurn(state),
-  }
+  const turn = lucky ? player : nextTurn(state)
+  return after(state, Object.assign(drawTop(state), { known, lucky, turn }))
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {
   const next = move ? ask(state, move, sink) : draw(state)
-  const held = next.hands.reduce((sum, hand) => sum + hand.length, 0)
+  let held = next.stock.length
+  for (const hand of next.hands) held += hand.length
   // Nothing is held any more, or everybody has asked in vain and nothing is left to draw.
-  const ended = (held === 0 && next.stock.length === 0) || next.idle >= 6 * next.players
+  if (held > 0 && next.idle < 6 * next.players) return next
   const most = Math.max(...next.pairs)
-  const leaders = next.pairs.filter((own) => own === most).length
-  return { ...next, ended, winner: ended && leaders === 1 ? next.pairs.indexOf(most) : null }
+  const first = next.pairs.indexOf(most)
+  return { ...next, ended: true, winner: next.pairs.lastIndexOf(most) === first ? first : null }
 }
 
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
