@@ -195,7 +195,8 @@ export const gamePage = readingClass(
     const input: FiguresInput = changed?.success
       ? { game: gameId, params: rules, players: setOf, slotMinutes, games: playedHere }
       : { game: gameId, level: level.id, players: setOf, slotMinutes, games: playedHere }
-    const forChildren = setOf * 2
+    // Two sets beside each other; of a whole-class game there is one.
+    const forChildren = game.room.whole ? setOf : setOf * 2
     return {
       game: {
         id: gameId,

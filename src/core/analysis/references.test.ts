@@ -1,5 +1,6 @@
 import { inverse, Matrix } from 'ml-matrix'
-import { gameOf, games } from '../games'
+import { seededChance } from '../chance/chance'
+import { gameOf, games, playGo } from '../games'
 import { analyse, analyseInputSchema, type Analysis } from './analyse'
 
 const run = (input: object): Analysis => analyse(analyseInputSchema.parse(input))
@@ -137,11 +138,29 @@ describe('Low Tide, by an independent brute force over what is left', () => {
     expect(mean).toBeCloseTo(best(parts === 'any' ? 9 : (parts as number)), 9)
     expect(mean).toBeCloseTo(printed, 2)
   })
-  test('what the planner leaves in the chain is what best play promises', () => {
-    const { own, solo } = run({ game: 'low-tide', params: { numbers: 4, dice: 1, parts: 2 }, players: 1 })
-    expect(solo!.goes).toBeGreaterThan(1)
-    expect(own.cleared as number).toBeGreaterThan(0)
-    expect(own.cleared as number).toBeLessThan(1)
+  test('played out, the planner leaves what best play promises, and chance choice leaves more', () => {
+    const game = gameOf('low-tide')
+    const { params } = game.levels.find(({ id }) => id === 'two-parts')!
+    const leaves = (choice: 'planner' | 'novice') => {
+      const chance = seededChance(17)
+      const left = Array.from({ length: 4000 }, () => {
+        let state = game.setup(params, 1)
+        while (!state.ended) state = playGo(game, state, choice, chance)
+        return [1, 2, 3, 4, 5, 6, 7, 8, 9].reduce(
+          (sum, n) => sum + (state.open[0] & (1 << (n - 1)) ? n : 0),
+          0,
+        )
+      })
+      const mean = left.reduce((a, b) => a + b, 0) / left.length
+      const spread = Math.sqrt(left.reduce((sum, n) => sum + (n - mean) ** 2, 0) / left.length ** 2)
+      return { mean, spread }
+    }
+    const { score } = run({ game: 'low-tide', level: 'two-parts', players: 1 }).own as {
+      score: { mean: number }
+    }
+    const [planned, chosen] = [leaves('planner'), leaves('novice')]
+    expect(Math.abs(planned.mean - score.mean)).toBeLessThan(4 * planned.spread)
+    expect(chosen.mean).toBeGreaterThan(score.mean + 4 * chosen.spread)
   })
 })
 
