@@ -8,27 +8,53 @@ import { seededChance, type Chance } from '@/core/chance/chance'
 import { games, gameOf, playGo, type AnyGame, type GameState } from '@/core/games'
 import { say, timed } from './report'
 
-/** Mean goes by powers of the transient part, as the core works them out. */
-function meanByPowers(chain: Chain): number {
-  let goes = 1
-  for (const { surviving } of evolve(chain)) goes += surviving
-  return goes
+interface Figures {
+  mean: number
+  /** P(over after t goes), t = 1, 2 …: percentiles are read off it. */
+  over: number[]
+  /** Expected visits of each state. */
+  visits: number[]
 }
 
-/** The same by (I − Q) x = 1. */
-function meanByMatrix(chain: Chain): number {
-  const left = Matrix.eye(chain.states)
+/** Mean, percentiles and visits by steps of the sparse chain, as the core works them out. */
+function figuresByPowers(chain: Chain): Figures {
+  const over: number[] = []
+  const visits = new Float64Array(chain.states)
+  let mean = 1
+  for (const { before, surviving } of evolve(chain)) {
+    mean += surviving
+    over.push(1 - surviving)
+    for (let state = 0; state < chain.states; state++) visits[state] += before[state]
+  }
+  return { mean, over, visits: [...visits] }
+}
+
+/** The same by ml-matrix: visits and mean from (I − Q)ᵀ v = start, percentiles by powers of Q (Kemeny & Snell 1960, ch. 3). */
+function figuresByMatrix(chain: Chain): Figures {
+  const step = Matrix.zeros(chain.states, chain.states)
   for (let state = 0; state < chain.states; state++)
     for (let branch = chain.start[state]; branch < chain.start[state + 1]; branch++) {
       const next = chain.next[branch]
-      if (next >= 0) left.set(state, next, left.get(state, next) - chain.probability[branch])
+      if (next >= 0) step.set(next, state, step.get(next, state) + chain.probability[branch])
     }
-  return new LuDecomposition(left).solve(Matrix.columnVector(Array<number>(chain.states).fill(1))).get(0, 0)
+  let still = Matrix.columnVector(chain.initial)
+  const visits = new LuDecomposition(Matrix.sub(Matrix.eye(chain.states), step)).solve(still).to1DArray()
+  const over: number[] = []
+  for (let left = 1; left >= 1e-13;) {
+    still = step.mmul(still)
+    left = still.sum()
+    over.push(1 - left)
+  }
+  return { mean: visits.reduce((sum, n) => sum + n, 0), over, visits }
 }
+
+const apartBy = (a: number[], b: number[]) =>
+  Math.max(...a.slice(0, Math.min(a.length, b.length)).map((value, i) => Math.abs(value - b[i])))
 
 export function exactAnalyses() {
   say()
-  say('exact mean of the goes ÷ the same chain solved by ml-matrix (goal < 1, results equal to 1e-9)')
+  say('exact mean, percentiles and visits ÷ the same of the same chain by ml-matrix')
+  say('(goal < 1, results equal to 1e-9)')
   for (const [id, level] of [
     ['landfall', 'to-100'],
     ['squall', 'to-30'],
@@ -39,8 +65,13 @@ export function exactAnalyses() {
     const game = gameOf(id)
     const { params } = game.levels.find((one) => one.id === level)!
     const chain = buildGoChain(game, params, 1, 'planner', defaultPace)!
-    const apart = Math.abs(meanByPowers(chain) - meanByMatrix(chain))
-    const ratio = timed(() => meanByPowers(chain), 3) / timed(() => meanByMatrix(chain), 3)
+    const [own, other] = [figuresByPowers(chain), figuresByMatrix(chain)]
+    const apart = Math.max(
+      Math.abs(own.mean - other.mean),
+      apartBy(own.over, other.over),
+      apartBy(own.visits, other.visits),
+    )
+    const ratio = timed(() => figuresByPowers(chain)) / timed(() => figuresByMatrix(chain), 3)
     const name = `${id} ${level}`.padEnd(28)
     say(
       `  ${name} ${String(chain.states).padStart(5)} states  ${ratio.toFixed(3)}  apart by ${apart.toExponential(1)}`,

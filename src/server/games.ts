@@ -224,7 +224,7 @@ export const gamePage = readingClass(
 
 /** Mean goes where children choose by chance; null where there is nothing to choose, or the time ends the game. */
 function chosenByChance(game: AnyGame, input: FiguresInput): number | null {
-  if (game.choose.novice === game.choose.planner) return null
+  if (!game.planner) return null
   return analysisOf({ ...input, choice: 'novice', games: 1000 }).set?.goes?.mean ?? null
 }
 

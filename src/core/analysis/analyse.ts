@@ -119,7 +119,7 @@ export function analyse(input: AnalyseInput): Analysis {
 function simulated(input: AnalyseInput): Analysis {
   const set = simulateAll(simulationOf(input))
   if (set.sample!.unended === set.sample!.games) return endless(input)
-  return compose(input, set, input.players === 1 ? aloneIn(set) : soloOf(input))
+  return compose(input, set, set.alone ?? soloOf(input))
 }
 
 /** One player alone, or null where the game needs another. */
@@ -128,10 +128,8 @@ function soloOf(input: AnalyseInput): Play['alone'] {
   if (game.players.min > 1) return null
   const solved = solve(game, params, 1, choice, pace)
   if (typeof solved !== 'string' && input.method !== 'simulate') return playExactly(solved, 1, false).alone
-  return aloneIn(simulateAll(simulationOf(input, 1)))
+  return simulateAll(simulationOf(input, 1)).alone
 }
-
-const aloneIn = ({ expected: { goes, dead } }: Play) => ({ goes, dead })
 
 /** Sums up what is known of a set and of one child alone. */
 function compose(input: AnalyseInput, set: Play, solo: Play['alone']): Analysis {

@@ -2,7 +2,7 @@ import type { Chain } from '../chance/chain'
 import { enumerate } from '../chance/enumerate'
 import type { AnyGame, Choice, GameEvent, GameState } from '../games'
 import { playGo } from '../games'
-import { itemKey, type PracticeItem } from '../skills'
+import type { PracticeItem } from '../skills'
 import { GoClock, type GoTime, type Pace } from './pace'
 
 /** What a go amounts to, apart from where it leads. */
@@ -50,20 +50,19 @@ export function buildGoChain(
   const first = game.setup(params, players) as GameState
   const index = new Map([[key(first), 0]])
   const states: GameState[] = [first]
-  const outcomes: GoOutcome[] = []
-  const outcomeIndex = new Map<string, number>()
+  const outcomes = new Outcomes()
   const start: number[] = [0]
   const rows = { probability: [] as number[], next: [] as number[], outcome: [] as number[] }
 
   for (let at = 0; at < states.length; at++) {
     const branches = goBranches(game, states[at], choice, pace)
     if (!branches) return null
-    const merged = new Map<string, { probability: number; next: number; outcome: number }>()
+    const merged = new Map<number, { probability: number; next: number; outcome: number }>()
     for (const { probability, result } of branches) {
       const next = result.next.ended ? -1 : place(key(result.next), result.next)
       if (states.length > limit) return null
-      const outcome = known(result.outcome)
-      const both = `${next}:${outcome}`
+      const outcome = outcomes.place(result.outcome)
+      const both = outcome * (limit + 2) + next
       const same = merged.get(both)
       if (same) same.probability += probability
       else merged.set(both, { probability, next, outcome })
@@ -85,7 +84,7 @@ export function buildGoChain(
     probability: Float64Array.from(rows.probability),
     next: Int32Array.from(rows.next),
     outcome: Int32Array.from(rows.outcome),
-    outcomes,
+    outcomes: outcomes.all,
   }
 
   function place(of: string, state: GameState): number {
@@ -95,13 +94,32 @@ export function buildGoChain(
     states.push(state)
     return states.length - 1
   }
+}
 
-  function known(outcome: GoOutcome): number {
-    const of = `${outcome.dead}:${outcome.seconds}:${outcome.active}:${outcome.items.map(itemKey).join(' ')}`
-    const found = outcomeIndex.get(of)
-    if (found !== undefined) return found
-    outcomeIndex.set(of, outcomes.length)
-    outcomes.push(outcome)
-    return outcomes.length - 1
+/** The different outcomes met, each once: there are few of them beside the goes that lead to them. */
+class Outcomes {
+  readonly all: GoOutcome[] = []
+  private readonly bySeconds = new Map<number, number[]>()
+
+  /** Where an outcome equal to this one stands in `all`. */
+  place(outcome: GoOutcome): number {
+    let alike = this.bySeconds.get(outcome.seconds)
+    if (!alike) this.bySeconds.set(outcome.seconds, (alike = []))
+    for (const index of alike) if (isSame(this.all[index], outcome)) return index
+    alike.push(this.all.length)
+    this.all.push(outcome)
+    return this.all.length - 1
   }
+}
+
+function isSame(a: GoOutcome, b: GoOutcome): boolean {
+  if (a.dead !== b.dead || a.active !== b.active || a.items.length !== b.items.length) return false
+  for (let i = 0; i < a.items.length; i++) if (!isSameItem(a.items[i], b.items[i])) return false
+  return true
+}
+
+/** Field by field: building a name for each of a million items would take most of the time. */
+function isSameItem(a: PracticeItem & Record<string, unknown>, b: PracticeItem & Record<string, unknown>) {
+  for (const field in a) if (a[field] !== b[field]) return false
+  return true
 }

@@ -1,4 +1,4 @@
-import { convolve, trimmed, type Distribution } from '../chance/distribution'
+import { convolve, summed, type Distribution } from '../chance/distribution'
 import type { GoChain } from './go-chain'
 
 /** Probability of the longest games left out of a law of seconds. */
@@ -54,72 +54,114 @@ function oneBoard(
  * game that player j ends at go t lasts A_t ∗ B_t^(j−1) ∗ B_{t−1}^(n−j).
  */
 function race(chain: GoChain, racers: number, seconds: Int32Array): Distribution | null {
-  const nothing: Distribution = { from: 0, mass: new Float64Array(0) }
-  let masses: Distribution[] = Array.from(chain.initial, (mass) =>
-    mass > 0 ? { from: 0, mass: Float64Array.of(mass) } : nothing,
-  )
-  let underWay: Distribution = { from: 0, mass: Float64Array.of(1) }
+  const fresh = () => Array.from({ length: chain.states + 1 }, () => new Law())
+  let before = fresh()
+  let after = fresh()
+  let underWay = new Law()
+  let now = new Law()
+  underWay.set(0, 1)
+  chain.initial.forEach((mass, state) => mass > 0 && before[state].set(0, mass))
   const total: number[] = []
   let work = 0
   for (;;) {
-    const after = Array.from({ length: chain.states + 1 }, () => new Sum())
+    for (const law of after) law.clear()
     for (let state = 0; state < chain.states; state++) {
-      const { from, mass } = masses[state]
-      if (mass.length === 0) continue
+      const law = before[state]
+      if (law.length === 0) continue
       for (let branch = chain.start[state]; branch < chain.start[state + 1]; branch++) {
         const next = chain.next[branch] < 0 ? chain.states : chain.next[branch]
-        after[next].add(mass, from + seconds[branch], chain.probability[branch])
-        work += mass.length
+        after[next].add(law, seconds[branch], chain.probability[branch])
       }
+      work += law.length * (chain.start[state + 1] - chain.start[state])
     }
-    const still = new Sum()
-    masses = after.slice(0, -1).map((sum) => sum.trimmed())
-    for (const { from, mass } of masses) still.add(mass, from, 1)
-    const now = still.trimmed()
-    const finished = after[chain.states].trimmed()
-    for (let ahead = 0; ahead < racers && finished.mass.length > 0; ahead++) {
-      let game = finished
+    now.clear()
+    for (const law of after) law.trim()
+    for (let state = 0; state < chain.states; state++) now.add(after[state], 0, 1)
+    now.trim()
+    const finished = after[chain.states]
+    for (let ahead = 0; ahead < racers && finished.length > 0; ahead++) {
+      let game = finished.read()
       for (let other = 0; other < racers - 1 && game.mass.length > 0; other++) {
-        const along = other < ahead ? now : underWay
-        if (along.mass.length === 0) game = nothing
-        else {
-          work += game.mass.length * along.mass.length
-          game = convolve(game, along)
-        }
+        const along = (other < ahead ? now : underWay).read()
+        work += game.mass.length * along.mass.length
+        game = along.mass.length === 0 ? along : convolve(game, along)
       }
       game.mass.forEach((p, i) => (total[game.from + i] = (total[game.from + i] ?? 0) + p))
     }
-    underWay = now
-    const left = now.mass.reduce((sum, p) => sum + p, 0)
+    const left = summed(now.read().mass)
     if (left ** racers < TAIL) return { from: 0, mass: Float64Array.from(total, (mass) => mass ?? 0) }
     if (work > MOST_WORK) return null
+    ;[underWay, now] = [now, underWay]
+    ;[before, after] = [after, before]
   }
 }
 
-/** A law of seconds as it is gathered, in an array that grows at both ends. */
-class Sum {
-  private from = 0
-  private mass = new Float64Array(0)
+/** Less than this at the ends of a law is let go, so that later steps stay short. */
+const TOO_LITTLE = 1e-15
 
-  add(mass: Float64Array, from: number, probability: number) {
-    if (mass.length === 0) return
-    if (this.mass.length === 0) {
-      this.from = from
-      this.mass = new Float64Array(mass.length)
-    } else if (from < this.from || from + mass.length > this.from + this.mass.length) {
-      const low = Math.min(from, this.from)
-      const wider = new Float64Array(Math.max(from + mass.length, this.from + this.mass.length) - low)
-      wider.set(this.mass, this.from - low)
-      this.from = low
-      this.mass = wider
-    }
-    const shift = from - this.from
-    for (let s = 0; s < mass.length; s++) this.mass[s + shift] += mass[s] * probability
+/** A law of seconds as it is gathered, in an array that is used again from step to step. */
+class Law {
+  private mass = new Float64Array(16)
+  /** Seconds that the first place of the array stands for, and the places in use. */
+  private from = 0
+  private low = 0
+  private high = 0
+
+  get length() {
+    return this.high - this.low
   }
 
-  /** Without what is too little to matter, so that later steps stay short. */
-  trimmed(): Distribution {
-    return trimmed({ from: this.from, mass: this.mass })
+  clear() {
+    this.mass.fill(0, this.low, this.high)
+    this.low = this.high = 0
+  }
+
+  set(seconds: number, probability: number) {
+    this.clear()
+    this.reach(seconds, seconds + 1)
+    this.mass[this.low] = probability
+  }
+
+  /** Adds another law, `shift` seconds later and times `probability`. */
+  add(other: Law, shift: number, probability: number) {
+    if (other.length === 0) return
+    const from = other.from + other.low + shift
+    this.reach(from, from + other.length)
+    const { mass } = this
+    let at = from - this.from
+    for (let i = other.low; i < other.high; i++) mass[at++] += other.mass[i] * probability
+  }
+
+  /** The law, in place: good until the next change. */
+  read(): Distribution {
+    return { from: this.from + this.low, mass: this.mass.subarray(this.low, this.high) }
+  }
+
+  trim() {
+    while (this.high > this.low && this.mass[this.high - 1] < TOO_LITTLE) this.mass[--this.high] = 0
+    while (this.low < this.high && this.mass[this.low] < TOO_LITTLE) this.mass[this.low++] = 0
+  }
+
+  /** Makes room for the seconds `first … beyond − 1` beside those in use. */
+  private reach(first: number, beyond: number) {
+    if (this.length === 0) {
+      this.from = first
+      this.low = this.high = 0
+    }
+    const low = Math.min(first - this.from, this.low)
+    const high = Math.max(beyond - this.from, this.high)
+    if (low < 0 || high > this.mass.length) {
+      const room = Math.ceil((high - low) / 2)
+      const wider = new Float64Array(high - low + 2 * room)
+      wider.set(this.mass.subarray(this.low, this.high), room + this.low - low)
+      this.from += low - room
+      this.mass = wider
+      this.low = room
+      this.high = room + high - low
+    } else {
+      this.low = low
+      this.high = high
+    }
   }
 }
 

@@ -78,11 +78,21 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
       seconds: summed(tally.seconds) * scale,
       active: tally.active * scale,
     },
-    alone: null,
+    alone: aloneIn(game, players, { goes: tally.allGoes * scale, dead: summed(tally.dead) * scale }),
     items: items.list(scale),
     seconds: timeBoxed ? null : histogram(tally.seconds.subarray(0, tally.games)),
     sample: { games: tally.games, seed, unended: tally.unended, halfWidth: tally.halfWidths() },
   }
+}
+
+/**
+ * What one player alone comes to, where that can be read off the set: on boards of their own each does,
+ * and a board that all fill in turn takes as many goes whoever fills it.
+ */
+function aloneIn(game: AnyGame, players: number, all: { goes: number; dead: number }): Play['alone'] {
+  if (players === 1 || (game.interaction === 'shared' && game.goes === 'alternate')) return all
+  if (game.goes !== 'parallel' && game.interaction !== 'rounds') return null
+  return { goes: all.goes / players, dead: all.dead / players }
 }
 
 /** Runs a simulation to its end without reporting. */

@@ -23,6 +23,9 @@ export interface Step {
   surviving: number
 }
 
+/** Probability of a state that is let go: thousands of steps of thousands of states stay below the tail. */
+const NOTHING = 1e-22
+
 /**
  * Powers of the transient part, one step at a time, until less than `tail` is left.
  * With the tail at 1e-13 means come out to about 1e-11 (Kemeny & Snell 1960, ch. 3, gives the same by inversion).
@@ -35,7 +38,7 @@ export function* evolve(chain: Chain, tail = 1e-13, limit = 200_000): Generator<
     let absorbed = 0
     for (let state = 0; state < chain.states; state++) {
       const mass = before[state]
-      if (mass === 0) continue
+      if (mass < NOTHING) continue
       for (let branch = chain.start[state]; branch < chain.start[state + 1]; branch++) {
         const moved = mass * chain.probability[branch]
         if (chain.next[branch] < 0) absorbed += moved

@@ -1,4 +1,4 @@
-import { normal, restoredChance, seededChance, shuffled, unit } from './chance'
+import { drawn, inAnyOrder, normal, restoredChance, seededChance, shuffled, unit } from './chance'
 import { cumulative, convolve, mean, percentile } from './distribution'
 import { enumerate } from './enumerate'
 
@@ -43,6 +43,28 @@ test('enumerating two dice gives the standard table of totals: 7 in 6 of 36, 2 a
     totals.set(result, (totals.get(result) ?? 0) + probability)
   const ways = [1, 2, 3, 4, 5, 6, 5, 4, 3, 2, 1]
   ways.forEach((count, i) => expect(totals.get(i + 2)).toBeCloseTo(count / 36, 12))
+})
+
+test('numbers in any order: 21 rolls of two dice, 56 of three, with their ways of 36 and 216 (standard tables)', () => {
+  const two = enumerate((chance) => inAnyOrder(chance, 2, 1, 6))
+  expect(two).toHaveLength(21)
+  for (const { probability, result } of two) {
+    const [a, b] = result
+    expect(probability).toBeCloseTo((a === b ? 1 : 2) / 36, 12)
+  }
+  const three = enumerate((chance) => inAnyOrder(chance, 3, 1, 6))
+  expect(three).toHaveLength(56)
+  // Ten ways make 12 with 6 + 5 + 1 and the like: 25 of 216 in all (Galileo, Sopra le scoperte dei dadi).
+  const twelve = three.filter(({ result }) => result.reduce((sum, face) => sum + face, 0) === 12)
+  expect(twelve.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(25 / 216, 12)
+  expect(enumerate((chance) => [inAnyOrder(chance, 0, 1, 6), chance.int(1, 2)])).toHaveLength(2)
+})
+
+test('drawing without putting back: every ordered pair of five is as likely', () => {
+  const pairs = enumerate((chance) => drawn([1, 2, 3, 4, 5], 2, chance).join(''))
+  expect(new Set(pairs.map(({ result }) => result)).size).toBe(20)
+  for (const { probability } of pairs) expect(probability).toBeCloseTo(1 / 20, 12)
+  expect(drawn([1, 2], 5, seededChance(1))).toHaveLength(2)
 })
 
 test('enumerating follows decisions that depend on earlier ones', () => {

@@ -5,6 +5,19 @@ import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator
 export interface Chance {
   /** A whole number, each of `low … high` (both included) equally likely. */
   int(low: number, high: number): number
+  /** Whole numbers in whatever order; left out: they are drawn one by one. See {@link inAnyOrder}. */
+  several?(count: number, low: number, high: number): readonly number[]
+}
+
+/**
+ * `count` independent whole numbers of `low … high`, of which only how often each came up may matter:
+ * an enumeration goes through the 21 rolls of two dice then, not through 36.
+ */
+export function inAnyOrder(chance: Chance, count: number, low: number, high: number): readonly number[] {
+  if (chance.several) return chance.several(count, low, high)
+  const numbers: number[] = []
+  for (let i = 0; i < count; i++) numbers.push(chance.int(low, high))
+  return numbers
 }
 
 /** A chance whose state can be saved with a game and taken up again later. */
@@ -42,6 +55,19 @@ export function normal(chance: Chance): number {
     const s = u * u + v * v
     if (s > 0 && s < 1) return u * Math.sqrt((-2 * Math.log(s)) / s)
   }
+}
+
+/** `count` of the items, drawn without putting back, in the order drawn. */
+export function drawn<T>(items: readonly T[], count: number, chance: Chance): T[] {
+  const left = [...items]
+  const taken: T[] = []
+  while (taken.length < count && left.length > 0) {
+    const pick = chance.int(0, left.length - 1)
+    taken.push(left[pick])
+    left[pick] = left[left.length - 1]
+    left.pop()
+  }
+  return taken
 }
 
 /** A new array in uniformly random order (Fisher–Yates). */

@@ -19,27 +19,64 @@ export function enumerate<T>(procedure: (chance: Chance) => T): Branch<T>[]
 export function enumerate<T>(procedure: (chance: Chance) => T, limit: number): Branch<T>[] | null
 export function enumerate<T>(procedure: (chance: Chance) => T, limit = Infinity): Branch<T>[] | null {
   const branches: Branch<T>[] = []
-  const script: { pick: number; size: number }[] = []
+  const script: Decision[] = []
+  let depth = 0
+  let probability = 1
+  const pickOf = (size: number) => {
+    if (depth === script.length) script.push({ pick: 0, size })
+    return script[depth++].pick
+  }
+  const chance: Chance = {
+    int(low, high) {
+      probability /= high - low + 1
+      return low + pickOf(high - low + 1)
+    },
+    several(count, low, high) {
+      const ways = combinations(count, low, high)
+      const way = ways[pickOf(ways.length)]
+      probability *= way.probability
+      return way.result
+    },
+  }
   do {
     if (branches.length >= limit) return null
-    let depth = 0
-    let probability = 1
-    const chance: Chance = {
-      int(low, high) {
-        if (depth === script.length) script.push({ pick: 0, size: high - low + 1 })
-        const decision = script[depth++]
-        probability /= decision.size
-        return low + decision.pick
-      },
-    }
+    depth = 0
+    probability = 1
     const result = procedure(chance)
     branches.push({ probability, result })
   } while (advance(script))
   return branches
 }
 
+interface Decision {
+  pick: number
+  size: number
+}
+
+const combinationsKnown = new Map<string, readonly Branch<readonly number[]>[]>()
+
+/** Combinations of `count` independent uniform numbers, ascending, each with its multinomial probability. */
+function combinations(count: number, low: number, high: number): readonly Branch<readonly number[]>[] {
+  const key = `${count} ${low} ${high}`
+  const known = combinationsKnown.get(key)
+  if (known) return known
+  const found: Branch<readonly number[]>[] = []
+  const extend = (result: readonly number[], probability: number, from: number) => {
+    if (result.length === count) return void found.push({ probability, result })
+    for (let number = from; number <= high; number++) {
+      const same = result.reduce((times, other) => times + Number(other === number), 1)
+      // Orders of the numbers so far: the (n+1)-th to be placed, over how many there are of its kind.
+      const orders = (result.length + 1) / same
+      extend([...result, number], (probability * orders) / (high - low + 1), number)
+    }
+  }
+  extend([], 1, low)
+  combinationsKnown.set(key, found)
+  return found
+}
+
 /** Moves the script to the next untried branch; false when all have been tried. */
-function advance(script: { pick: number; size: number }[]): boolean {
+function advance(script: Decision[]): boolean {
   while (script.length > 0) {
     const last = script[script.length - 1]
     last.pick++

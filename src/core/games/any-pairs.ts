@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { shuffled, type Chance } from '../chance/chance'
-import { anyMove, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range, without } from './source'
 
@@ -72,12 +72,22 @@ function layDown(params: Params, hand: readonly number[]): { hand: readonly numb
   return { hand: left, pairs }
 }
 
-function deal(state: State, chance: Chance): State {
-  const { params, players } = state
+const packs = new WeakMap<Params, readonly number[]>()
+
+/** All cards of the game in order. */
+function packOf(params: Params): readonly number[] {
+  const known = packs.get(params)
+  if (known) return known
   const pack = range(params.low, params.high, params.by).flatMap((number) =>
     Array<number>(params.copies).fill(number),
   )
-  const stock = shuffled(pack, chance)
+  packs.set(params, pack)
+  return pack
+}
+
+function deal(state: State, chance: Chance): State {
+  const { params, players } = state
+  const stock = shuffled(packOf(params), chance)
   const laid = range(0, players - 1).map((player) =>
     layDown(params, stock.slice(player * params.hand, (player + 1) * params.hand)),
   )
@@ -92,9 +102,11 @@ function deal(state: State, chance: Chance): State {
 
 function moves({ hands, turn, players }: State): readonly Move[] {
   const found: Move[] = []
-  for (const number of new Set(hands[turn]))
-    for (let from = 0; from < players; from++)
-      if (from !== turn && hands[from].length > 0) found.push({ from, number })
+  const own = hands[turn]
+  for (let i = 0; i < own.length; i++)
+    if (own.indexOf(own[i]) === i)
+      for (let from = 0; from < players; from++)
+        if (from !== turn && hands[from].length > 0) found.push({ from, number: own[i] })
   return found
 }
 
@@ -119,11 +131,12 @@ function after(state: State, part: Partial<State>): State {
 
 /** Takes the top card of the stock into the hand; a pair it makes is laid down. */
 function drawTop({ params, hands, stock, pairs, turn: player }: State): Partial<State> {
-  const laid = layDown(params, [...hands[player], stock[0]])
+  const hand = hands[player]
+  const mate = hand.indexOf(mateOf(params, stock[0]))
   return {
     stock: stock.slice(1),
-    hands: hands.with(player, laid.hand),
-    pairs: pairs.with(player, pairs[player] + laid.pairs),
+    hands: replaced(hands, player, mate < 0 ? [...hand, stock[0]] : without(hand, mate)),
+    pairs: mate < 0 ? pairs : replaced(pairs, player, pairs[player] + 1),
     idle: 0,
   }
 }
@@ -143,15 +156,15 @@ function ask(state: State, { from, number }: Move, sink?: Sink): State {
     sink({ kind: 'answered', player, item, steps: params.pair === 'same' ? 0 : wanted })
     sink({ kind: 'explained', player })
   }
-  const known = state.known.with(player, number)
+  const known = replaced(state.known, player, number)
   const there = hands[from].indexOf(wanted)
   if (there >= 0) {
     sink?.({ kind: 'took', player, cards: [number, wanted] })
     const own = without(hands[player], hands[player].indexOf(number))
     return after(state, {
-      hands: hands.with(from, without(hands[from], there)).with(player, own),
-      pairs: pairs.with(player, pairs[player] + 1),
-      known: known.with(player, -1),
+      hands: replaced(replaced(hands, from, without(hands[from], there)), player, own),
+      pairs: replaced(pairs, player, pairs[player] + 1),
+      known: replaced(known, player, -1),
       lucky: false,
       idle: 0,
     })
@@ -216,19 +229,15 @@ export const anyPairs = defineGame<Params, State, Move, View>({
     sizes: hands.map((hand) => hand.length),
     known,
   }),
-  choose: {
-    novice: anyMove,
-    // Asks who is known to hold what goes with an own card, else who holds most.
-    planner: ({ params, known, sizes }, options, chance) => {
-      const sure = options.find(({ from, number }) => known[from] === mateOf(params, number))
-      if (sure) return sure
-      const most = Math.max(...options.map(({ from }) => sizes[from]))
-      return anyMove(
-        null,
-        options.filter(({ from }) => sizes[from] === most),
-        chance,
-      )
-    },
+  // Asks who is known to hold what goes with an own card, else who holds most.
+  planner: ({ params, known, sizes }, options, chance) => {
+    const sure = options.find(({ from, number }) => known[from] === mateOf(params, number))
+    if (sure) return sure
+    const most = Math.max(...options.map(({ from }) => sizes[from]))
+    return anyMove(
+      options.filter(({ from }) => sizes[from] === most),
+      chance,
+    )
   },
   variants: (params): Variant<Params>[] =>
     params.copies > 2 ? [{ change: 'fewer-cards', amount: 2, params: { ...params, copies: 2 } }] : [],

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { without } from './source'
 
@@ -112,7 +112,7 @@ function play(state: State, move: number | null, sink?: Sink): State {
   }
   const ended = holdsRun(params, maskOf(row))
   const { players } = state
-  return { params, players, turn: nextTurn(state), ended, rows: rows.with(player, row) }
+  return { params, players, turn: nextTurn(state), ended, rows: replaced(rows, player, row) }
 }
 
 const level = (id: string, title: string, high: number, row: number) =>
@@ -146,18 +146,15 @@ export const cardRun = defineGame<Params, State, number, View>({
     let place = row.length
     for (; place > 0 && row[place - 1] > card; place--) row[place] = row[place - 1]
     row[place] = card
-    return { params, players, turn: player, ended, rows: rows.with(player, row) }
+    return { params, players, turn: player, ended, rows: replaced(rows, player, row) }
   },
   moves,
   play,
   view: ({ params, rows }, player) => ({ params, row: rows[player] }),
-  choose: {
-    novice: anyMove,
-    planner: ({ params, row }, options) => {
-      if (options[0] < 0) return options[0]
-      const expected = expectedDraws(params)
-      return bestOf(options, (index) => -least(params, expected, maskOf(without(row, index))))
-    },
+  planner: ({ params, row }, options) => {
+    if (options[0] < 0) return options[0]
+    const expected = expectedDraws(params)
+    return bestOf(options, (index) => -least(params, expected, maskOf(without(row, index))))
   },
   // Cards of one number beyond the first are only there to be let go.
   key: ({ rows }) => rows.map((row) => `${row.length}:${maskOf(row)}`).join(),

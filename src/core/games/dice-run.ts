@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
+import { rollInAnyOrder } from './source'
 
 const paramsSchema = z.object({
   dice: z.number().int().min(2).max(6),
@@ -118,7 +119,7 @@ function play(state: State, keep: number | null, sink?: Sink): State {
     if (ended && params.record) sink({ kind: 'wrote', player, what: 'sentence', text: shown.join(', ') })
   }
   const { players, faces } = state
-  return { params, players, turn: nextTurn(state), ended, kept: kept.with(player, now), faces }
+  return { params, players, turn: nextTurn(state), ended, kept: replaced(kept, player, now), faces }
 }
 
 const level = (dice: number) =>
@@ -143,9 +144,7 @@ export const diceRun = defineGame<Params, State, number, View>({
     faces: 0,
   }),
   roll({ params, players, turn: player, ended, kept }, chance, sink) {
-    const thrown: number[] = []
-    for (let die = size(kept[player]); die < params.dice; die++) thrown.push(chance.int(1, 6))
-    sink?.({ kind: 'rolled', player, faces: thrown })
+    const thrown = rollInAnyOrder(params.dice - size(kept[player]), chance, player, sink)
     let faces = kept[player]
     for (const face of thrown) faces |= bit(face)
     return { params, players, turn: player, ended, kept, faces }
@@ -153,12 +152,9 @@ export const diceRun = defineGame<Params, State, number, View>({
   moves: ({ params, faces }) => keepsFrom(params.dice, faces),
   play,
   view: ({ params }) => ({ dice: params.dice }),
-  choose: {
-    novice: anyMove,
-    planner: ({ dice }, options) => {
-      const expected = expectedThrows(dice)
-      return bestOf(options, (keep) => -expected[keep])
-    },
+  planner: ({ dice }, options) => {
+    const expected = expectedThrows(dice)
+    return bestOf(options, (keep) => -expected[keep])
   },
   key: ({ kept }) => kept.join(),
   variants: (params): Variant<Params>[] =>

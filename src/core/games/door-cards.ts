@@ -9,7 +9,7 @@ import {
   questionKinds,
   type QuestionKindId,
 } from './families/questions'
-import { defineGame, levelOf, nextTurn, noChoice } from './game'
+import { defineGame, levelOf, nextTurn } from './game'
 import type { GameState, Sink } from './game'
 
 const paramsSchema = z.object({
@@ -89,7 +89,6 @@ export const doorCards = defineGame<Params, State, 'answer', null>({
   moves: () => ['answer'],
   play,
   view: () => null,
-  choose: noChoice,
   key: ({ waiting, back }) => `${waiting} ${back}`,
   variants: (params) =>
     params.missed === 'back-of-line'

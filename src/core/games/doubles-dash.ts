@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
+import { defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink } from './game'
 import { cards, dice, fewer, turnUp } from './source'
 
@@ -32,7 +32,7 @@ function play(state: State, _move: unknown, sink?: Sink): State {
   })
   sink?.({ kind: 'wrote', player, what: 'numeral', text: String(2 * number) })
   sink?.({ kind: 'placed', player, space: 2 * number })
-  const grown = heights.with(number - 1, heights[number - 1] + 1)
+  const grown = replaced(heights, number - 1, heights[number - 1] + 1)
   const ended = grown[number - 1] >= params.boxes
   const { players } = state
   return { params, players, turn: nextTurn(state), ended, heights: grown, number, started: true }
@@ -73,7 +73,6 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   moves: () => ['double'],
   play,
   view: () => null,
-  choose: noChoice,
   // Columns differ in name only: every number is as likely as any other.
   key: ({ heights }) => [...heights].sort((a, b) => b - a).join(),
   variants: (params) => fewer(params, 'boxes', 'fewer-spaces', 2),

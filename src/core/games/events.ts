@@ -9,7 +9,7 @@ const player = z.number()
  */
 export const gameEventSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('predicted'), player }),
-  z.object({ kind: z.literal('rolled'), player, faces: z.array(z.number()) }),
+  z.object({ kind: z.literal('rolled'), player, faces: z.array(z.number()).readonly() }),
   z.object({ kind: z.literal('spun'), player, sector: z.number() }),
   z.object({ kind: z.literal('drew'), player, card: z.number() }),
   /** An adult or a caller says or shows something to all. */

@@ -3,7 +3,7 @@ import type { Chance } from '../chance/chance'
 import type { PracticeItem } from '../skills'
 import { movement, smallParts } from './cautions'
 import { fiveInLineCards, linesOf } from './families/board-maker'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { cards, deviceOf, dice, numbersSchema, sum, totalsOf, turnUp, type Numbers } from './source'
 
@@ -60,8 +60,25 @@ interface View {
   size: number
 }
 
-/** The number to mark and the sums that lead to it. */
-function called({ rule }: Params, thrown: readonly number[]): { number: number; items: PracticeItem[] } {
+/** The number to mark for a throw. */
+function called({ rule }: Params, thrown: readonly number[]): number {
+  const [a, b = 1] = thrown
+  switch (rule) {
+    case 'total':
+      return sum(thrown)
+    case 'minus-two':
+      return sum(thrown) - 2
+    case 'ten-minus':
+      return 10 - sum(thrown)
+    case 'product':
+      return a * b
+    case 'difference':
+      return Math.abs(a - b)
+  }
+}
+
+/** The sums that lead to it. */
+function worked({ rule }: Params, thrown: readonly number[]): PracticeItem[] {
   const [a, b = 1] = thrown
   const total = sum(thrown)
   const last = thrown[thrown.length - 1]
@@ -69,16 +86,16 @@ function called({ rule }: Params, thrown: readonly number[]): { number: number; 
     thrown.length > 1 ? [{ op: 'add', a: total - last, b: last, answer: total }] : []
   switch (rule) {
     case 'total':
-      return { number: total, items: adding.length > 0 ? adding : [{ op: 'numeral', answer: total }] }
+      return adding.length > 0 ? adding : [{ op: 'numeral', answer: total }]
     case 'minus-two':
-      return { number: total - 2, items: [...adding, { op: 'subtract', a: total, b: 2, answer: total - 2 }] }
+      return [...adding, { op: 'subtract', a: total, b: 2, answer: total - 2 }]
     case 'ten-minus':
-      return { number: 10 - total, items: [{ op: 'missing', part: total, whole: 10, answer: 10 - total }] }
+      return [{ op: 'missing', part: total, whole: 10, answer: 10 - total }]
     case 'product':
-      return { number: a * b, items: [{ op: 'multiply', a, b, answer: a * b }] }
+      return [{ op: 'multiply', a, b, answer: a * b }]
     case 'difference': {
       const [high, low] = [Math.max(a, b), Math.min(a, b)]
-      return { number: high - low, items: [{ op: 'subtract', a: high, b: low, answer: high - low }] }
+      return [{ op: 'subtract', a: high, b: low, answer: high - low }]
     }
   }
 }
@@ -100,7 +117,7 @@ function callWeights(params: Params): ReadonlyMap<number, number> {
   if (known) return known
   const weights = new Map<number, number>()
   const hear = (thrown: number[], share: number) => {
-    const { number } = called(params, thrown)
+    const number = called(params, thrown)
     if (number >= 0) weights.set(number, (weights.get(number) ?? 0) + share)
   }
   const singles: ReadonlyMap<number, number> =
@@ -140,10 +157,9 @@ const cardOf = (state: State, player: number) => (state.params.board === 'own' ?
 function moves(state: State): readonly number[] {
   const { params, cards: all, marks, turn, caller, thrown } = state
   if (params.caller === 'each' && turn !== caller) return []
-  const { number } = called(params, thrown)
   const at = cardOf(state, turn)
   const open: number[] = []
-  for (const space of spacesOf(all[at], number)) if (marks[at][space] < 0) open.push(space)
+  for (const space of spacesOf(all[at], called(params, thrown))) if (marks[at][space] < 0) open.push(space)
   return open
 }
 
@@ -189,12 +205,23 @@ function lineScore({ marks, player, free, size }: View, space: number): number {
   return score
 }
 
+/** True if a line through the space is all the player's own marks and free spaces. */
+function makesLine(marks: readonly number[], space: number, size: number, player: number, free: number) {
+  for (const line of linesThrough[size][space]) {
+    let own = 0
+    while (own < size && (marks[line[own]] === player || marks[line[own]] === free)) own++
+    if (own === size) return true
+  }
+  return false
+}
+
 function play(state: State, space: number | null, sink?: Sink): State {
   const { params, marks, turn: player, players, thrown } = state
   const acts = params.caller === 'all' || player === state.caller
-  const { number, items } = called(params, thrown)
   if (sink && acts) {
-    for (const item of items) sink({ kind: 'answered', player, item, steps: 'b' in item ? item.b : number })
+    const number = called(params, thrown)
+    for (const item of worked(params, thrown))
+      sink({ kind: 'answered', player, item, steps: 'b' in item ? item.b : number })
     const moving = params.movement !== 'none' && (space !== null || params.none === 'act-again')
     if (moving) sink({ kind: 'jumped', player, times: Math.max(0, number) })
   }
@@ -203,12 +230,8 @@ function play(state: State, space: number | null, sink?: Sink): State {
   if (space !== null) {
     sink?.({ kind: 'placed', player, space })
     const at = cardOf(state, player)
-    now = marks.with(at, marks[at].with(space, player))
-    const own = now[at]
-    const made = linesThrough[params.size][space].some((line) =>
-      line.every((place) => own[place] === player || own[place] === players),
-    )
-    if (made) lined = [...lined, player]
+    now = replaced(marks, at, replaced(marks[at], space, player))
+    if (makesLine(now[at], space, params.size, player, players)) lined = [...lined, player]
   }
   const last = player === players - 1
   const full = last && now.every((board) => !board.includes(-1))
@@ -278,10 +301,7 @@ export const fiveFlags = defineGame<Params, State, number, View>({
     free: state.players,
     size: state.params.size,
   }),
-  choose: {
-    novice: anyMove,
-    planner: (view, options) => bestOf(options, (space) => lineScore(view, space)),
-  },
+  planner: (view, options) => bestOf(options, (space) => lineScore(view, space)),
   variants(params): Variant<Params>[] {
     const found: Variant<Params>[] = []
     if (params.size > 4 && !params.card)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range } from './source'
 
@@ -110,7 +110,7 @@ export const fogNumber = defineGame<Params, State, number, View>({
   moves,
   play,
   view: ({ params, from, to }) => ({ from, to, fact: params.fact }),
-  choose: { novice: anyMove, planner: halve },
+  planner: halve,
   key: ({ from, to }) => `${from} ${to}`,
   figures: (params) => ({ questionsAtMost: leaves(params).length, leaves: leaves(params) }),
   variants: (params): Variant<Params>[] =>

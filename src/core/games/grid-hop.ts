@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Chance } from '../chance/chance'
 import { smallParts } from './cautions'
 import { tellStep } from './families/track'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { dice, fewer, turnUp } from './source'
 
@@ -59,10 +59,10 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     const squares = move.squares % 10 === 0 ? move.squares / 10 : move.squares
     sink({ kind: 'moved', player, from: at(before), to: at(after), squares })
   }
-  const own = left[player].with(move.marker, after)
+  const own = replaced(left[player], move.marker, after)
   let toGo = 0
   for (const squares of own) toGo += squares
-  return { params, players, turn, ended: toGo === 0, left: left.with(player, own), thrown }
+  return { params, players, turn, ended: toGo === 0, left: replaced(left, player, own), thrown }
 }
 
 /** Expected goes under best play for each pair of squares to go, by the rules that matter. */
@@ -107,7 +107,7 @@ function expectationOf({ goal, finish, markers }: Params): Float64Array {
 function soonest({ params, left }: View, options: readonly Move[]): Move {
   const expected = expectationOf(params)
   return bestOf(options, ({ marker, squares }) => {
-    const [a, b = 0] = left.with(marker, Math.max(0, left[marker] - squares))
+    const [a, b = 0] = replaced(left, marker, Math.max(0, left[marker] - squares))
     return -expected[a * side + b]
   })
 }
@@ -152,7 +152,7 @@ export const gridHop = defineGame<Params, State, Move, View>({
   moves,
   play,
   view: ({ params, left }, player) => ({ params, left: left[player] }),
-  choose: { novice: anyMove, planner: soonest },
+  planner: soonest,
   key: ({ left }) => left.map((own) => own.join()).join('|'),
   variants,
   materials: ({ goal, markers }) => [

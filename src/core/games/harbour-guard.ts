@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import type { Chance } from '../chance/chance'
 import { smallParts } from './cautions'
-import { anyMove, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink } from './game'
+import { range } from './source'
 
 /** Squares 1 to 100 in ten rows. */
 const column = (square: number) => (square - 1) % 10
@@ -71,26 +72,48 @@ const round = (target: number) => [target - 10, target + 10, target - 1, target 
 
 const units = [1, -1, 10, -10] as const
 
+/** Squares between each square and the edge, by square and unit: four a square. */
+const squaresToEdge = Uint8Array.from(
+  range(0, 100).flatMap((from) =>
+    units.map((unit) => {
+      const inLine = (to: number) => to >= 1 && to <= 100 && (Math.abs(unit) === 10 || row(to) === row(from))
+      let squares = 0
+      while (from > 0 && inLine(from + (squares + 1) * unit)) squares++
+      return squares
+    }),
+  ),
+)
+
+/** Every move there is, by piece, unit and number less one: handed out from here, not made anew. */
+const allMoves: readonly Move[] = range(0, 3).flatMap((piece) =>
+  units.flatMap((unit) => range(1, 9).map((n) => ({ piece, by: n * unit }))),
+)
+
+/** Which squares are taken, while moves are looked for. */
+const taken = new Uint8Array(101)
+
 /** Moves of all pieces, each in a straight line over free squares. */
 function moves({ params, pieces, last, turn }: State): readonly Move[] {
-  const taken = new Uint8Array(101)
   for (const own of pieces) for (const square of own) taken[square] = 1
   const found: Move[] = []
   const own = pieces[turn]
   for (let piece = 0; piece < own.length; piece++)
-    for (const unit of units)
-      for (let n = 1; n <= params.most; n++) {
-        const to = own[piece] + n * unit
-        if (to < 1 || to > 100 || taken[to]) break
-        if ((unit === 1 || unit === -1) && row(to) !== row(own[piece])) break
-        if (n * unit !== last[turn]) found.push({ piece, by: n * unit })
+    for (let unit = 0; unit < units.length; unit++) {
+      const most = Math.min(params.most, squaresToEdge[4 * own[piece] + unit])
+      let to = own[piece] + units[unit]
+      for (let n = 0; n < most && taken[to] === 0; n++) {
+        const move = allMoves[(4 * piece + unit) * 9 + n]
+        if (move.by !== last[turn]) found.push(move)
+        to += units[unit]
       }
+    }
+  for (const own of pieces) for (const square of own) taken[square] = 0
   return found
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {
   const { params, pieces, targets, last, turn: player } = state
-  if (move === null) return { ...state, turn: nextTurn(state), last: last.with(player, 0) }
+  if (move === null) return { ...state, turn: nextTurn(state), last: replaced(last, player, 0) }
   const from = pieces[player][move.piece]
   const to = from + move.by
   const b = Math.abs(move.by)
@@ -116,8 +139,8 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     ended: won || state.players === 1,
     winner: won ? player : null,
     targets,
-    pieces: pieces.with(player, pieces[player].with(move.piece, to)),
-    last: last.with(player, move.by),
+    pieces: replaced(pieces, player, replaced(pieces[player], move.piece, to)),
+    last: replaced(last, player, move.by),
   }
 }
 
@@ -150,11 +173,11 @@ function guard({ goal, own, others, target, most }: View, options: readonly Move
   const threat = sight(target, taken, most).met.find(({ square }) => others.includes(square))
   if (threat) {
     const blocking = options.filter((move) => threat.between.includes(to(move)))
-    if (blocking.length > 0) return anyMove(null, blocking, chance)
+    if (blocking.length > 0) return anyMove(blocking, chance)
   }
   const { free } = sight(goal, taken, most)
   const attacking = options.filter((move) => free.has(to(move)))
-  return anyMove(null, attacking.length > 0 ? attacking : options, chance)
+  return anyMove(attacking.length > 0 ? attacking : options, chance)
 }
 
 const level = (id: string, title: string, to: number, most: number, record = false) =>
@@ -201,7 +224,7 @@ export const harbourGuard = defineGame<Params, State, Move, View>({
       most: params.most,
     }
   },
-  choose: { novice: anyMove, planner: guard },
+  planner: guard,
   variants: () => [],
   materials: ({ record }) => [
     { item: 'hundred grid', perSet: 1 },

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { covering } from './families/cover'
 import { defineGame, levelOf, quietTable } from './game'
-import { dice, range, sum, turnUp } from './source'
+import { range, rollInAnyOrder, sum } from './source'
 
 const paramsSchema = z.object({
   /** The largest number on the side. */
@@ -23,7 +23,7 @@ function rowOf({ to, blanks }: Params, index: number): number[] {
 const engine = covering<Params>({
   own: true,
   spaces: () => rows,
-  throw: (_params, chance, player, sink) => turnUp(dice(2), chance, player, sink),
+  throw: (_params, chance, player, sink) => rollInAnyOrder(2, chance, player, sink),
   matching: (_params, thrown) => [sum(thrown) - 2],
   cover(params, space, _thrown, player, sink) {
     for (const number of rowOf(params, space).slice(1, -1)) {

@@ -5,11 +5,11 @@ import {
   defineGame,
   levelOf,
   nextTurn,
-  noChoice,
   quietTable,
   type GameState,
   type Sink,
   type Variant,
+  replaced,
 } from './game'
 import { cards, cardsSchema, diceSchema, pack, shorterBy, sum, without } from './source'
 
@@ -89,7 +89,7 @@ function roll(state: State, chance: Chance, sink?: Sink): State {
   const index = chance.int(0, held.length - 1)
   sink?.({ kind: 'drew', player, card: held[index] })
   const thrown = [held[index]]
-  const packsLeft = packs.with(player, without(held, index))
+  const packsLeft = replaced(packs, player, without(held, index))
   return { params, players, turn: player, ended, positions, packs: packsLeft, thrown, started }
 }
 
@@ -119,7 +119,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
       to = step(params, to, -back)
     }
     sink?.({ kind: 'moved', player, from, to, squares: move.squares })
-    positions = positions.with(player, to)
+    positions = replaced(positions, player, to)
   }
   const ended = positions[player] === params.goal
   return { params, players, turn: nextTurn(state), ended, positions, packs, thrown: nothing, started }
@@ -226,7 +226,6 @@ export const landfall = defineGame<Params, State, Move, View>({
     left: left(state, player),
     thrown: state.thrown,
   }),
-  choose: noChoice,
   key: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
   variants,
   materials: ({ start, goal, source, record }) => [

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { dice, fewer, range, turnUp } from './source'
 
@@ -41,14 +41,13 @@ interface View {
   covered: readonly boolean[]
 }
 
-const boards = new Map<string, Board>()
+const boards = new WeakMap<Params, Board>()
 
 /** The path of sentences and the pool of their answers: every answer has a square that leads to it. */
 function boardOf(params: Params): Board {
-  const { op, to, teens, squares, wild } = params
-  const key = `${op} ${to} ${teens} ${squares} ${wild}`
-  const known = boards.get(key)
+  const known = boards.get(params)
   if (known) return known
+  const { op, to, teens, squares, wild } = params
   const all: Sentence[] = range(teens ? 11 : 1, to).flatMap((whole) =>
     range(1, teens ? whole - 10 : whole).map((b) =>
       op === 'subtract' ? { a: whole, b, answer: whole - b } : { a: whole - b, b, answer: whole },
@@ -60,7 +59,7 @@ function boardOf(params: Params): Board {
   )
   const pool = [...new Set(chosen.flatMap((sentence) => (sentence ? [sentence.answer] : [])))]
   const board = { path: chosen, pool: pool.sort((a, b) => a - b) }
-  boards.set(key, board)
+  boards.set(params, board)
   return board
 }
 
@@ -68,22 +67,22 @@ function moves({ params, positions, covered, turn }: State): readonly number[] {
   const { path, pool } = boardOf(params)
   const sentence = path[positions[turn]]
   const open: number[] = []
-  pool.forEach((answer, space) => {
-    if (!covered[space] && (!sentence || sentence.answer === answer)) open.push(space)
-  })
+  for (let space = 0; space < pool.length; space++)
+    if (!covered[space] && (!sentence || sentence.answer === pool[space])) open.push(space)
   return open
 }
 
 function play(state: State, space: number | null, sink?: Sink): State {
-  const { params, positions, covered, turn: player } = state
+  const { params, players, positions, covered, turn: player } = state
   const { path, pool } = boardOf(params)
   const sentence = path[positions[player]]
   if (sentence && sink)
     sink({ kind: 'answered', player, item: { op: params.op, ...sentence }, steps: sentence.b })
-  if (space === null) return { ...state, turn: nextTurn(state) }
+  const turn = nextTurn(state)
+  if (space === null) return { params, players, turn, ended: false, positions, covered }
   sink?.({ kind: 'placed', player, space: pool[space] })
-  const now = covered.with(space, true)
-  return { ...state, covered: now, ended: now.every(Boolean), turn: nextTurn(state) }
+  const now = replaced(covered, space, true)
+  return { params, players, turn, ended: !now.includes(false), positions, covered: now }
 }
 
 /** On a wild square: the answer that the fewest sentences lead to. */
@@ -121,17 +120,16 @@ export const lastCover = defineGame<Params, State, number, View>({
     positions: Array<number>(players).fill(0),
     covered: boardOf(params).pool.map(() => false),
   }),
-  roll(state, chance, sink) {
-    const { params, positions, turn: player } = state
+  roll({ params, players, turn: player, ended, positions, covered }, chance, sink) {
     const [face] = turnUp(dice(1), chance, player, sink)
     const to = (positions[player] + face) % boardOf(params).path.length
     sink?.({ kind: 'moved', player, from: positions[player], to, squares: face })
-    return { ...state, positions: positions.with(player, to) }
+    return { params, players, turn: player, ended, positions: replaced(positions, player, to), covered }
   },
   moves,
   play,
   view: ({ params, covered }) => ({ board: boardOf(params), covered }),
-  choose: { novice: anyMove, planner: hardest },
+  planner: hardest,
   variants: (params): Variant<Params>[] => fewer(params, 'squares', 'fewer-spaces', 8),
   materials: (params) => [
     { item: `sentence path, ${params.op === 'add' ? 'adding' : 'taking away'} to ${params.to}`, perSet: 1 },

@@ -7,7 +7,7 @@ import {
   questionKinds,
   type QuestionKindId,
 } from './families/questions'
-import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
+import { defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Variant } from './game'
 import type { PracticeItem } from '../skills'
 import { fewer } from './source'
@@ -63,26 +63,27 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
     leaky: 0,
     done: 0,
   }),
-  roll(state, chance, sink) {
-    const { kind, statements } = state.params
-    const facts = Array.from({ length: statements }, () => question(kind, chance))
+  roll({ params, players, turn, ended, winner, done }, chance, sink) {
+    const { kind, statements } = params
+    const facts: PracticeItem[] = []
+    for (let i = 0; i < statements; i++) facts.push(question(kind, chance))
     const leaky = chance.int(0, statements - 1)
-    sink?.({ kind: 'called', player: state.turn, words: facts.map(sentenceOf).join('; ') })
-    return { ...state, facts, leaky }
+    sink?.({ kind: 'called', player: turn, words: facts.map(sentenceOf).join('; ') })
+    return { params, players, turn, ended, winner, facts, leaky, done }
   },
   moves: () => ['mend'],
   play(state, _move, sink) {
-    const { params, facts, leaky, turn: player } = state
+    const { params, players, winner, facts, leaky, turn: player } = state
     if (sink) {
       for (const item of facts) sink({ kind: 'answered', player, item, steps: countsFor(item) })
       sink({ kind: 'explained', player })
       sink({ kind: 'wrote', player, what: 'sentence', text: sentenceOf(facts[leaky]) })
     }
     const done = state.done + 1
-    return { ...state, done, ended: done >= params.rounds, turn: nextTurn(state) }
+    const ended = done >= params.rounds
+    return { params, players, turn: nextTurn(state), ended, winner, facts, leaky, done }
   },
   view: () => null,
-  choose: noChoice,
   tooMany: ({ statements }) => statements > 2,
   alike: ({ rounds }) => ({ goes: rounds, pack: null }),
   variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 3),

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
 import { numbersIn, sentenceFor, sumOfMask, waysToMake } from './families/cover-ways'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { dice, sum, totalsOf, turnUp } from './source'
 
@@ -124,7 +124,7 @@ function play(state: State, way: number | null, sink?: Sink): State {
   // The round is over: the next child plays an own one.
   const over = now === 0 || (way === null && !params.untilFull)
   const ended = over && player === players - 1
-  const after = open.with(player, now)
+  const after = replaced(open, player, now)
   const winner = ended ? lowest(after) : null
   const turn = over ? nextTurn(state) : player
   return { params, players, turn, ended, winner, open: after, thrown }
@@ -177,12 +177,9 @@ export const lowTide = defineGame<Params, State, number, View>({
   moves: ({ params, open, thrown, turn }) => waysFrom(params, open[turn], sum(thrown)),
   play,
   view: ({ params, open, thrown }, player) => ({ params, open: open[player], total: sum(thrown) }),
-  choose: {
-    novice: anyMove,
-    planner: ({ params, open }, ways) => {
-      const { left } = bestPlay(params)
-      return bestOf(ways, (way) => -left[open & ~way])
-    },
+  planner: ({ params, open }, ways) => {
+    const { left } = bestPlay(params)
+    return bestOf(ways, (way) => -left[open & ~way])
   },
   key: ({ open, turn }) => `${turn} ${open.join()}`,
   figures: (params) => {

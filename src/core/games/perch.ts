@@ -3,9 +3,9 @@ import type { Chance } from '../chance/chance'
 import type { PracticeItem } from '../skills'
 import { smallParts } from './cautions'
 import { perchBoard } from './families/board-maker'
-import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
+import { defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Material, Sink, Variant } from './game'
-import { dice, diceSchema, fewer, range, spinner, turnUp } from './source'
+import { dice, diceSchema, fewer, range, spinner, sum, turnUp } from './source'
 
 const paramsSchema = z.object({
   source: z.discriminatedUnion('kind', [
@@ -67,24 +67,21 @@ function throwOf({ source }: Params, chance: Chance, player: number, sink?: Sink
   return turnUp(dice(source.kind === 'dice' ? source.count : 2), chance, player, sink)
 }
 
-/** The total of a throw, and the sums that lead to it. */
-function worked({ source }: Params, thrown: readonly number[]): { total: number; items: PracticeItem[] } {
+/** The sums that lead to the total of a throw. */
+function worked({ source }: Params, thrown: readonly number[]): PracticeItem[] {
   const [a, b = 0] = thrown
   switch (source.kind) {
     case 'doubles':
-      return { total: 2 * a, items: [{ op: 'add', a, b: a, answer: 2 * a }] }
+      return [{ op: 'add', a, b: a, answer: 2 * a }]
     case 'difference': {
       const [high, low] = [Math.max(a, b), Math.min(a, b)]
-      return { total: high - low, items: [{ op: 'subtract', a: high, b: low, answer: high - low }] }
+      return [{ op: 'subtract', a: high, b: low, answer: high - low }]
     }
     case 'ten-more':
-      return {
-        total: a + b + 10,
-        items: [
-          { op: 'add', a, b, answer: a + b },
-          { op: 'add', a: 10, b: a + b, answer: a + b + 10 },
-        ],
-      }
+      return [
+        { op: 'add', a, b, answer: a + b },
+        { op: 'add', a: 10, b: a + b, answer: a + b + 10 },
+      ]
     case 'dice': {
       const items: PracticeItem[] = []
       let soFar = a
@@ -92,31 +89,45 @@ function worked({ source }: Params, thrown: readonly number[]): { total: number;
         items.push({ op: 'add', a: soFar, b: face, answer: soFar + face })
         soFar += face
       }
-      return { total: soFar, items }
+      return items
     }
   }
 }
 
-const spaceOf = (params: Params, thrown: readonly number[]) =>
-  totals(params).indexOf(worked(params, thrown).total)
+/** The number a throw comes to. */
+function totalOf({ source }: Params, thrown: readonly number[]): number {
+  const [a, b = 0] = thrown
+  switch (source.kind) {
+    case 'doubles':
+      return 2 * a
+    case 'difference':
+      return Math.abs(a - b)
+    case 'ten-more':
+      return a + b + 10
+    case 'dice':
+      return sum(thrown)
+  }
+}
+
+const spaceOf = (params: Params, thrown: readonly number[]) => totals(params).indexOf(totalOf(params, thrown))
 
 function play(state: State, space: number | null, sink?: Sink): State {
   const { params, players, board, hand, thrown, turn: player } = state
   if (sink)
-    for (const item of worked(params, thrown).items)
+    for (const item of worked(params, thrown))
       sink({ kind: 'answered', player, item, steps: 'b' in item ? item.b : 0 })
   const double = params.source.kind === 'dice' && thrown.length === 2 && thrown[0] === thrown[1]
   const next = params.doubleAgain && double ? player : nextTurn(state)
   if (space === null) return { params, players, turn: next, ended: false, winner: null, board, hand, thrown }
   const { owner, tokens } = board[space]
-  let held = hand.with(player, hand[player] - 1)
+  let held = replaced(hand, player, hand[player] - 1)
   if (tokens === 1 && owner !== player) {
     sink?.({ kind: 'sent-back', player: owner, space })
-    held = held.with(owner, held[owner] + 1)
+    held = replaced(held, owner, held[owner] + 1)
   }
   sink?.({ kind: 'placed', player, space: totals(params)[space] })
   const own = { owner: player, tokens: tokens === 1 && owner === player ? 2 : 1 }
-  const now = board.with(space, own)
+  const now = replaced(board, space, own)
   const won = held[player] === 0
   // Every space locked and tokens left over: nobody can go on.
   const stuck = now.every((one) => one.tokens === 2)
@@ -169,7 +180,6 @@ export const perch = defineGame<Params, State, number, null>({
   },
   play,
   view: () => null,
-  choose: noChoice,
   variants: (params): Variant<Params>[] => fewer(params, 'tokens', 'fewer-tokens', 3),
   materials: (params) => [
     { item: `perch board, ${totals(params)[0]} to ${totals(params).at(-1)}`, perSet: 1 },

@@ -3,7 +3,7 @@ import type { Chance } from '../chance/chance'
 import type { PracticeItem } from '../skills'
 import { timed } from './cautions'
 import { question, questionKindIds, questionKinds, type QuestionKindId } from './families/questions'
-import { defineGame, levelOf, nextTurn, noChoice, quietTable } from './game'
+import { defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { fewer } from './source'
 
@@ -29,27 +29,30 @@ interface State extends GameState {
 }
 
 function roll(state: State, chance: Chance, sink?: Sink): State {
-  const { kind, missedInTen } = state.params
-  const asked = question(kind, chance)
-  sink?.({ kind: 'called', player: state.turn, words: `round ${state.round + 1}` })
-  return { ...state, question: asked, miss: chance.int(1, 10) <= missedInTen }
+  const { params, players, turn, ended, round, asked, missed } = state
+  const next = question(params.kind, chance)
+  sink?.({ kind: 'called', player: turn, words: `round ${round + 1}` })
+  const miss = chance.int(1, 10) <= params.missedInTen
+  return { params, players, turn, ended, round, asked, missed, question: next, miss }
 }
 
 function play(state: State, _move: unknown, sink?: Sink): State {
-  const { params, round, question: open, miss, turn: player } = state
+  const { params, players, round, question: open, miss, turn: player } = state
   if (open) sink?.({ kind: 'answered', player, item: open, steps: 0 })
   const missed = state.missed + (miss ? 1 : 0)
   const asked = state.asked + 1
   const over = missed > params.misses
   const up = asked === params.questions
   return {
-    ...state,
-    question: null,
+    params,
+    players,
+    turn: nextTurn(state),
+    ended: over || (up && round + 1 === params.rounds),
     round: up ? round + 1 : round,
     asked: up ? 0 : asked,
     missed: up ? 0 : missed,
-    ended: over || (up && round + 1 === params.rounds),
-    turn: nextTurn(state),
+    question: null,
+    miss,
   }
 }
 
@@ -88,7 +91,6 @@ export const risingTide = defineGame<Params, State, 'answer', null>({
   moves: () => ['answer'],
   play,
   view: () => null,
-  choose: noChoice,
   key: ({ round, asked, missed }) => `${round} ${asked} ${missed}`,
   variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 1),
   materials: ({ kind, rounds, questions }) => [

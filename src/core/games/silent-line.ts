@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { lineUpKinds, lineUpSet, type LineUpCard } from './families/line-up'
-import { defineGame, levelOf, nextTurn, noChoice, quietTable, type GameState } from './game'
+import { defineGame, levelOf, nextTurn, quietTable, type GameState } from './game'
 import { fewer } from './source'
 
 const paramsSchema = z
@@ -49,14 +49,14 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
   goes: 'call',
   interaction: 'shared',
   setup: (params, players) => ({ params, players, turn: 0, ended: false, winner: null, cards: [], done: 0 }),
-  roll(state, chance, sink) {
-    const { params, players } = state
+  roll({ params, players, turn, ended, winner, done }, chance, sink) {
     sink?.({ kind: 'called', player: 0, words: 'Line up without a word.' })
-    return { ...state, cards: lineUpSet(params.cards, params.low, params.high, players, chance) }
+    const cards = lineUpSet(params.cards, params.low, params.high, players, chance)
+    return { params, players, turn, ended, winner, cards, done }
   },
   moves: ({ cards, turn }) => (turn < cards.length ? ['find'] : []),
   play(state, _move, sink) {
-    const { params, cards, turn: player, players } = state
+    const { params, cards, turn: player, players, winner } = state
     const card = cards[player]
     if (sink && card) {
       sink({ kind: 'answered', player, item: card.item, steps: 'b' in card.item ? card.item.b : 0 })
@@ -74,10 +74,9 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
     }
     const last = player === players - 1
     const done = last ? state.done + 1 : state.done
-    return { ...state, turn: nextTurn(state), done, ended: done >= params.rounds }
+    return { params, players, turn: nextTurn(state), ended: done >= params.rounds, winner, cards, done }
   },
   view: ({ cards }, player) => cards[player],
-  choose: noChoice,
   tooMany: () => true,
   alike: ({ rounds }) => ({ goes: rounds, pack: null }),
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 1),

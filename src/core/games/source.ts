@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Chance } from '../chance/chance'
+import { inAnyOrder, type Chance } from '../chance/chance'
 import type { Material, Sink, Variant } from './game'
 
 /** Where the numbers of a game come from. */
@@ -55,6 +55,18 @@ export function turnUp(source: Numbers, chance: Chance, player: number, sink?: S
   }
 }
 
+/** Rolls dice of which only the total matters, or only how often each face came up. */
+export function rollInAnyOrder(
+  count: number,
+  chance: Chance,
+  player: number,
+  sink?: Sink,
+): readonly number[] {
+  const faces = inAnyOrder(chance, count, 1, 6)
+  sink?.({ kind: 'rolled', player, faces })
+  return faces
+}
+
 /** Chance of each total a source can give; the totals ascending. */
 export function totalsOf(source: Numbers): Map<number, number> {
   if (source.kind !== 'dice') {
@@ -97,8 +109,9 @@ export const pack = ({ low, high, by = 1 }: { low: number; high: number; by?: nu
 
 /** The pack without the card at `index`. */
 export function without(cards: readonly number[], index: number): number[] {
-  const left = cards.slice(0, index)
-  for (let i = index + 1; i < cards.length; i++) left.push(cards[i])
+  const left = cards.slice()
+  for (let i = index + 1; i < left.length; i++) left[i - 1] = left[i]
+  left.pop()
   return left
 }
 

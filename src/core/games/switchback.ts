@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PracticeItem } from '../skills'
 import { noRanking } from './cautions'
-import { defineGame, levelOf, noChoice, quietTable } from './game'
+import { defineGame, levelOf, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { fewer, range } from './source'
 
@@ -111,7 +111,6 @@ export const switchback = defineGame<Params, State, 'say', null>({
   moves: () => ['say'],
   play,
   view: () => null,
-  choose: noChoice,
   key: ({ said }) => String(said),
   figures: (params) => {
     const calls = callsOf(params)

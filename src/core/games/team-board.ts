@@ -9,7 +9,7 @@ import {
   questionKinds,
   type QuestionKindId,
 } from './families/questions'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { fewer, range } from './source'
 
@@ -40,33 +40,27 @@ interface View {
 const places = ({ columns, rows }: Params) => columns.length * rows
 const rowOf = ({ columns }: Params, place: number) => Math.floor(place / columns.length)
 
-function roll(state: State, chance: Chance): State {
-  const questions = state.params.columns.map((kind) => question(kind, chance))
-  return { ...state, questions, luck: chance.int(1, 10) }
+function roll({ params, players, turn, ended, winner, open, scores }: State, chance: Chance): State {
+  const questions = params.columns.map((kind) => question(kind, chance))
+  return { params, players, turn, ended, winner, open, scores, questions, luck: chance.int(1, 10) }
 }
 
 function play(state: State, place: number | null, sink?: Sink): State {
   if (place === null) return { ...state, turn: nextTurn(state) }
-  const { params, open, scores, questions, luck, turn: player } = state
+  const { params, players, open, scores, questions, luck, turn: player } = state
   const item = questions[place % params.columns.length]
   sink?.({ kind: 'called', player, words: 'question' })
   sink?.({ kind: 'answered', player, item, steps: countsFor(item) })
   sink?.({ kind: 'explained', player })
   const right = luck <= params.rightInTen - rowOf(params, place)
   const points = right ? rowOf(params, place) + 1 : 0
-  const now = open.with(place, false)
-  const after = scores.with(player, scores[player] + points)
-  const ended = !now.some(Boolean)
+  const now = replaced(open, place, false)
+  const after = replaced(scores, player, scores[player] + points)
+  const ended = !now.includes(true)
   const most = Math.max(...after)
-  return {
-    ...state,
-    open: now,
-    scores: after,
-    questions: [],
-    ended,
-    winner: ended && after.filter((score) => score === most).length === 1 ? after.indexOf(most) : null,
-    turn: nextTurn(state),
-  }
+  const winner = ended && after.indexOf(most) === after.lastIndexOf(most) ? after.indexOf(most) : null
+  const turn = nextTurn(state)
+  return { params, players, turn, ended, winner, open: now, scores: after, questions: [], luck }
 }
 
 const level = (id: string, title: string, columns: QuestionKindId[], rows = 3) =>
@@ -106,12 +100,9 @@ export const teamBoard = defineGame<Params, State, number, View>({
   moves: ({ params, open }) => range(0, places(params) - 1).filter((place) => open[place]),
   play,
   view: ({ params }) => ({ params }),
-  choose: {
-    novice: anyMove,
-    // Points times the chance of getting them.
-    planner: ({ params }, options) =>
-      bestOf(options, (place) => (rowOf(params, place) + 1) * (params.rightInTen - rowOf(params, place))),
-  },
+  // Points times the chance of getting them.
+  planner: ({ params }, options) =>
+    bestOf(options, (place) => (rowOf(params, place) + 1) * (params.rightInTen - rowOf(params, place))),
   variants: (params): Variant<Params>[] => fewer(params, 'rows', 'fewer-rounds', 2),
   materials: (params) => [
     { item: `wall of ${places(params)} questions, or the class screen`, perSet: 1 },

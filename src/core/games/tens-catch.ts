@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../chance/chance'
-import { anyMove, bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range, without } from './source'
 
@@ -39,40 +39,52 @@ type Catch = readonly number[]
 
 /** Every choice of open cards that makes the target; cards of one number are alike. */
 function catches(open: readonly number[], target: number): Catch[] {
-  const sorted = [...open].sort((a, b) => a - b)
-  const found: number[][] = []
-  const taken: number[] = []
-  take(0, target)
+  const found: Catch[] = []
+  take(ascending(open), 0, target, [], found)
   return found
+}
 
-  function take(from: number, left: number) {
-    if (left === 0) {
-      found.push(taken.slice())
-      return
-    }
-    for (let i = from; i < sorted.length && sorted[i] <= left; i++) {
-      if (i > from && sorted[i] === sorted[i - 1]) continue
-      taken.push(sorted[i])
-      take(i + 1, left - sorted[i])
-      taken.pop()
-    }
+/** A sorted copy; by insertion, which is quickest for a handful of cards. */
+function ascending(cards: readonly number[]): number[] {
+  const sorted = cards.slice()
+  for (let i = 1; i < sorted.length; i++) {
+    const card = sorted[i]
+    let at = i
+    for (; at > 0 && sorted[at - 1] > card; at--) sorted[at] = sorted[at - 1]
+    sorted[at] = card
   }
+  return sorted
+}
+
+/** Adds to `found` every way to make `left` from the cards from `from` on, beside those `taken`. */
+function take(sorted: readonly number[], from: number, left: number, taken: number[], found: Catch[]) {
+  for (let i = from; i < sorted.length && sorted[i] <= left; i++) {
+    if (i > from && sorted[i] === sorted[i - 1]) continue
+    taken.push(sorted[i])
+    if (sorted[i] === left) found.push(taken.slice())
+    else take(sorted, i + 1, left - sorted[i], taken, found)
+    taken.pop()
+  }
+}
+
+/** Takes the card at `index` out of the list itself, and closes the gap. */
+function takeOut(cards: number[], index: number): number {
+  const card = cards[index]
+  for (let i = index + 1; i < cards.length; i++) cards[i - 1] = cards[i]
+  cards.pop()
+  return card
 }
 
 function refill(state: State, chance: Chance, sink?: Sink): State {
   const { params, players, turn, ended, winner, piles, since } = state
-  let { unseen, under } = state
+  const missing = params.turn - state.open.length
   const open = state.open.slice()
-  while (open.length < params.turn && unseen.length + under.length > 0) {
-    if (unseen.length > 0) {
-      const index = chance.int(0, unseen.length - 1)
-      open.push(unseen[index])
-      unseen = without(unseen, index)
-    } else {
-      open.push(under[0])
-      under = under.slice(1)
-    }
-  }
+  const unseen = missing > 0 ? state.unseen.slice() : state.unseen
+  for (let drawn = Math.min(missing, unseen.length); drawn > 0; drawn--)
+    open.push(takeOut(unseen as number[], chance.int(0, unseen.length - 1)))
+  const fromUnder = Math.min(params.turn - open.length, state.under.length)
+  for (let i = 0; i < fromUnder; i++) open.push(state.under[i])
+  const under = fromUnder > 0 ? state.under.slice(fromUnder) : state.under
   if (sink && open.length > state.open.length)
     sink({ kind: 'drew', player: turn, card: open[open.length - 1] })
   return { params, players, turn, ended, winner, unseen, under, open, piles, since }
@@ -104,7 +116,7 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
   }
   let left = open
   for (const card of caught) left = without(left, left.indexOf(card))
-  const now = piles.with(player, piles[player] + 1)
+  const now = replaced(piles, player, piles[player] + 1)
   const ended = unseen.length + under.length === 0 && catches(left, params.target).length === 0
   const { players } = state
   const turn = nextTurn(state)
@@ -172,7 +184,7 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
   play,
   view: ({ open }) => open,
   // Fewer cards in a catch leave more for the next.
-  choose: { novice: anyMove, planner: (_open, options) => bestOf(options, ({ length }) => -length) },
+  planner: (_open, options) => bestOf(options, ({ length }) => -length),
   figures: (params) => ({ catchShare: catchShare(params) }),
   variants: (params): Variant<Params>[] => [
     ...(params.turn < 6

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import type { Chance } from '../chance/chance'
 import { food, smallParts } from './cautions'
 import {
-  anyMove,
   bestOf,
   defineGame,
   levelOf,
@@ -10,6 +9,7 @@ import {
   type GameState,
   type Sink,
   type Variant,
+  replaced,
 } from './game'
 import {
   deviceOf,
@@ -69,6 +69,11 @@ interface View {
 
 const boards = new WeakMap<Rolls, number[]>()
 
+/** A tower for each number, on its space: moves are handed out from here, not made anew. */
+const towerOf: readonly Move[] = range(0, 30).map((space) => ({ space, cubes: space }))
+const none: readonly Move[] = []
+const alone: readonly (readonly Move[])[] = towerOf.map((tower) => [tower])
+
 /** One space for each number the source can give. */
 function board(rolls: Rolls): number[] {
   const known = boards.get(rolls)
@@ -101,15 +106,14 @@ function moves(state: State): readonly Move[] {
   const total = sum(thrown)
   const spaces = board(params)
   if (params.pick === 'total' && params.taken === 'wait') {
-    const space = spaces[total - spaces[0]]
-    return towers[total - spaces[0]] < 0 ? [{ space, cubes: space }] : []
+    return towers[total - spaces[0]] < 0 ? alone[total] : none
   }
   const numbers = params.pick === 'total' ? [total] : [...new Set([...thrown, total])]
   const found = new Map<number, Move>()
   for (const number of numbers) {
     const index = spaces.indexOf(number)
     const open = towers[index] < 0 ? [index] : params.taken === 'neighbour' ? [index - 1, index + 1] : []
-    for (const at of open) if (towers[at] === -1) found.set(at, { space: spaces[at], cubes: spaces[at] })
+    for (const at of open) if (towers[at] === -1) found.set(at, towerOf[spaces[at]])
   }
   return [...found.values()]
 }
@@ -124,7 +128,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     sink?.({ kind: 'answered', player, item: { op: 'count', answer: cubes }, steps: cubes })
     sink?.({ kind: 'built', player, cubes, space })
     if (params.record) sink?.({ kind: 'wrote', player, what: 'numeral', text: String(space) })
-    towers = towers.with(spaces.indexOf(space), params.score === 'own-colours' ? player : 0)
+    towers = replaced(towers, space - spaces[0], params.score === 'own-colours' ? player : 0)
   }
   const { players } = state
   let standing = 0
@@ -187,7 +191,7 @@ export const towerBay = defineGame<Params, State, Move, View>({
     const spaces = board(params)
     return { board: spaces, empty: spaces.filter((_, index) => towers[index] < 0), source: params.source }
   },
-  choose: { novice: anyMove, planner: rarestFirst },
+  planner: rarestFirst,
   // Whose tower it is changes the score, not how the game goes on.
   key: ({ towers }) => towers.map((owner) => (owner < 0 ? '.' : '#')).join(''),
   variants,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { seededChance, shuffled, type Chance } from '../chance/chance'
-import { anyMove, defineGame, levelOf, nextTurn, quietTable } from './game'
+import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range, shorterBy } from './source'
 
@@ -80,7 +80,7 @@ function play(state: State, place: number | null, sink?: Sink): State {
     steps: smaller,
   })
   sink?.({ kind: 'placed', player, space: place })
-  const seen = state.seen.with(place, true)
+  const seen = replaced(state.seen, place, true)
   const { players, ended: over, layout } = state
   if (first < 0)
     return {
@@ -97,9 +97,9 @@ function play(state: State, place: number | null, sink?: Sink): State {
       won,
     }
   const pair = totalOf(cardAt(state, first)) === total
-  const now = pair ? taken.with(first, true).with(place, true) : taken
+  const now = pair ? replaced(replaced(taken, first, true), place, true) : taken
   if (pair) sink?.({ kind: 'took', player, cards: [total, total] })
-  const count = pair ? won.with(player, won[player] + 1) : won
+  const count = pair ? replaced(won, player, won[player] + 1) : won
   const ended = !now.includes(false)
   const most = Math.max(...count)
   const winner = ended && count.indexOf(most) === count.lastIndexOf(most) ? count.indexOf(most) : null
@@ -134,7 +134,7 @@ function remember({ open, remembered, first }: View, options: readonly number[],
     if (pair !== undefined) return pair
   }
   const fresh = options.filter((place) => remembered[place] === null)
-  return anyMove(null, fresh.length > 0 ? fresh : options, chance)
+  return anyMove(fresh.length > 0 ? fresh : options, chance)
 }
 
 function openPlaces({ taken, first }: State): number[] {
@@ -184,7 +184,7 @@ export const twinTotals = defineGame<Params, State, number, View>({
     remembered: state.seen.map((seen, place) => (seen ? totalOf(cardAt(state, place)) : null)),
     first: state.first,
   }),
-  choose: { novice: anyMove, planner: remember },
+  planner: remember,
   variants: (params): Variant<Params>[] => [
     ...shorterBy(params.pairs, 3).map((pairs) => ({
       change: 'fewer-cards' as const,

@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { noChoice, type Engine, type GameState, type Sink } from '../game'
+import { type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface CompareState<P> extends GameState {
   params: P
@@ -55,7 +55,6 @@ export function comparing<P>(rules: CompareRules<P>): Engine<P, CompareState<P>,
       return settle(rules, state, sink)
     },
     view: () => null,
-    choose: noChoice,
     alike: (params) => ({ goes: rules.rounds(params), pack: null }),
   }
 }
@@ -65,7 +64,7 @@ function settle<P>(rules: CompareRules<P>, state: CompareState<P>, sink?: Sink):
   const worth = turned.map((cards) => (sign === 1 ? 1 : -1) * rules.worth(params, cards))
   const first = alone(worth)
   if (first !== null) sink?.({ kind: 'took', player: first, cards: turned.flat() })
-  const won = first === null ? state.won : state.won.with(first, state.won[first] + 1 + waiting)
+  const won = first === null ? state.won : replaced(state.won, first, state.won[first] + 1 + waiting)
   const done = state.done + 1
   const ended = done >= rules.rounds(params)
   const waits = first === null ? waiting + 1 : 0

@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { anyMove, nextTurn, type Engine, type GameState, type Sink } from '../game'
+import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface CoverState<P> extends GameState {
   params: P
@@ -63,19 +63,19 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
       if (move === null) return { params, players, turn, ended: false, boards, thrown: nothing }
       if (sink) rules.cover(params, move, thrown, player, sink)
       const at = boardOf(player)
-      const board = boards[at].with(move, true)
+      const board = replaced(boards[at], move, true)
       const enough = rules.enough?.(params) ?? board.length
       let covered = 0
       for (const space of board) if (space) covered++
       const ended = covered >= enough
-      return { params, players, turn, ended, boards: boards.with(at, board), thrown: nothing }
+      return { params, players, turn, ended, boards: replaced(boards, at, board), thrown: nothing }
     },
     view: (state, player) => ({
       params: state.params,
       covered: state.boards[boardOf(player)],
       thrown: state.thrown,
     }),
-    choose: { novice: anyMove, planner: rules.planner ?? anyMove },
+    planner: rules.planner,
     key: rules.key ?? (({ boards }) => boards.map((board) => board.map(Number).join('')).join('|')),
   }
 }

@@ -1,4 +1,4 @@
-import { shuffled, type Chance } from '../../chance/chance'
+import { drawn, type Chance } from '../../chance/chance'
 import type { PracticeItem } from '../../skills'
 import { range } from '../source'
 
@@ -26,9 +26,10 @@ export function lineUpSet(
   children: number,
   chance: Chance,
 ): LineUpCard[] {
-  return shuffled(valuesOf(kind, low, high), chance)
-    .slice(0, children)
-    .map((value) => ({ value, item: asked(kind, value, chance) }))
+  return drawn(valuesOf(kind, low, high), children, chance).map((value) => ({
+    value,
+    item: asked(kind, value, chance),
+  }))
 }
 
 function asked(kind: LineUpKind, value: number, chance: Chance): PracticeItem {

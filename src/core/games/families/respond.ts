@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { nextTurn, noChoice, type Alike, type Engine, type GameState, type Sink } from '../game'
+import { nextTurn, type Alike, type Engine, type GameState, type Sink } from '../game'
 import { without } from '../source'
 
 export interface RespondState<P> extends GameState {
@@ -80,7 +80,6 @@ export function responding<P>(
       return { params, players, turn: nextTurn(state), ended, winner, packLeft, done, prompt }
     },
     view: ({ prompt }) => prompt,
-    choose: noChoice,
     ...(rules.inOrder
       ? { key: ({ done, turn }: RespondState<P>) => `${done} ${turn}` }
       : {

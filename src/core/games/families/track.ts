@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { anyMove, nextTurn, type Choice, type Engine, type GameState, type Sink } from '../game'
+import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface TrackState<P> extends GameState {
   params: P
@@ -32,10 +32,6 @@ const nothing: readonly number[] = []
 
 /** A marker for each child on an own track; the first at the end wins. */
 export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>, M, TrackView<P>> {
-  const choose: Record<Choice, (view: TrackView<P>, moves: readonly M[], chance: Chance) => M> = {
-    novice: anyMove,
-    planner: rules.planner ?? anyMove,
-  }
   return {
     setup: (params, players) => ({
       params,
@@ -58,7 +54,7 @@ export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>
       const turn = nextTurn(state)
       if (move === null) {
         if (sink && !resting[player]) rules.stay?.(params, at, thrown, player, sink)
-        const rested = resting[player] ? resting.with(player, false) : resting
+        const rested = resting[player] ? replaced(resting, player, false) : resting
         return { params, players, turn, ended: false, positions, resting: rested, thrown: nothing }
       }
       const { to, rest = false } = rules.land(params, at, move, player, sink)
@@ -67,13 +63,13 @@ export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>
         players,
         turn,
         ended: rules.finished(params, to),
-        positions: positions.with(player, to),
-        resting: rest ? resting.with(player, true) : resting,
+        positions: replaced(positions, player, to),
+        resting: rest ? replaced(resting, player, true) : resting,
         thrown: nothing,
       }
     },
     view: ({ params, positions, thrown }, player) => ({ params, position: positions[player], thrown }),
-    choose,
+    planner: rules.planner,
     key: ({ positions, resting }) => `${positions.join()}|${resting.map(Number).join('')}`,
   }
 }
