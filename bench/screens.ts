@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { startServer } from '../e2e/support/server'
 import { median, say } from './report'
+import { browserWorker } from './worker'
 
 /** Server time of each demo screen, warm, as a ratio to a page that holds nothing but the frame. Goal: at most 3. */
 export async function screens() {
@@ -52,7 +53,7 @@ export async function screens() {
       say(
         `  ${(path.replace(pupil, 'CHILD') || '/ (harbour)').padEnd(22)} ${(median(times.get(path)!) / reference).toFixed(2)}`,
       )
-    return base
+    await browserWorker(server.url, base)
   } finally {
     await server.stop()
   }

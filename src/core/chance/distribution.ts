@@ -67,7 +67,7 @@ export function largestOf({ from, mass }: Distribution, times: number): Distribu
 }
 
 /** Without what is too little to matter at both ends. */
-export function trimmed({ from, mass }: Distribution): Distribution {
+function trimmed({ from, mass }: Distribution): Distribution {
   let low = 0
   let high = mass.length
   while (high > 0 && mass[high - 1] < 1e-15) high--

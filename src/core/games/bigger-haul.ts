@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { inAnyOrder } from '../chance/chance'
 import { comparing } from './families/compare'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
@@ -16,8 +17,7 @@ type Params = z.infer<typeof paramsSchema>
 const engine = comparing<Params>({
   rounds: ({ rounds }) => rounds,
   cards({ high, rule }, chance, player, sink) {
-    const cards =
-      rule === 'before-and-after' ? [chance.int(1, high)] : [chance.int(1, high), chance.int(1, high)]
+    const cards = inAnyOrder(chance, rule === 'before-and-after' ? 1 : 2, 1, high)
     if (player === 0) sink?.({ kind: 'drew', player, card: cards[0] })
     return cards
   },

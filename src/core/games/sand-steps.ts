@@ -13,7 +13,8 @@ const paramsSchema = z.object({
 
 type Params = z.infer<typeof paramsSchema>
 
-const deviceFor = ({ to }: Params) => (to <= 6 ? dice(1) : spinner(to))
+const die = dice(1)
+const deviceFor = ({ to }: Params) => (to <= 6 ? die : spinner(to))
 
 const engine = covering<Params>({
   own: true,

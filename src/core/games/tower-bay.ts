@@ -20,6 +20,7 @@ import {
   sum,
   throwSchema,
   totalsOf,
+  rollInAnyOrder,
   turnUp,
   type Throw,
 } from './source'
@@ -98,7 +99,12 @@ function setup(params: Params, players: number): State {
 }
 
 function roll({ params, players, turn, ended, winner, towers }: State, chance: Chance, sink?: Sink): State {
-  return { params, players, turn, ended, winner, towers, thrown: turnUp(params.source, chance, turn, sink) }
+  const { source } = params
+  const thrown =
+    source.kind === 'dice'
+      ? rollInAnyOrder(source.count, chance, turn, sink)
+      : turnUp(source, chance, turn, sink)
+  return { params, players, turn, ended, winner, towers, thrown }
 }
 
 function moves(state: State): readonly Move[] {
