@@ -1,10 +1,11 @@
 import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { exactAnalyses, simulationSpeed, wholeCatalogue } from './games'
+import { quickCheck } from './quick-check'
 import { report, say } from './report'
 import { bundles, screens } from './screens'
 
-/** `npm run bench [-- games | screens] [-- record]`: everything, or a part; `record` keeps it in docs/benchmarks.md. */
+/** `npm run bench [-- games | judgement | screens] [-- record]`: everything, or a part; `record` keeps it in docs/benchmarks.md. */
 async function main() {
   const wanted = process.argv.slice(2)
   const part = (name: string) => !wanted.some((word) => word !== 'record') || wanted.includes(name)
@@ -18,6 +19,7 @@ async function main() {
     exactAnalyses()
     simulationSpeed()
   }
+  if (part('judgement')) quickCheck()
   if (part('screens')) {
     say()
     await screens()

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { analyse, analyseInputSchema, NoExactAnalysis } from '@/core/analysis/analyse'
 import type { Distribution } from '@/core/chance/distribution'
 import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
+import { probe, probeInputSchema } from '@/core/evidence/quick-check'
 import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
 import { ContradictoryLimits } from '@/core/grouping/units'
@@ -33,6 +34,8 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
   },
 
   estimate: (input) => estimate(estimateInputSchema.parse(input)),
+
+  probe: (input) => probe(probeInputSchema.parse(input)),
 
   group: (input) => {
     const parsed = groupInputSchema.parse(input)

@@ -10,7 +10,7 @@ export interface Ability {
   mass: Float64Array
 }
 
-const gridStep = 0.02
+export const gridStep = 0.02
 const margin = 8
 
 /** The density with normal shape, cut to the grid and renormalised. `mean`, `sd` in logits. */
@@ -25,9 +25,19 @@ export function normalAbility(difficulties: readonly number[], prior: { mean: nu
   return normalised({ from, mass })
 }
 
+/** Every ability from `low` to `high` as likely, nothing outside. */
+export function flatAbility(difficulties: readonly number[], low: number, high: number): Ability {
+  return weighted(normalAbility(difficulties, { mean: 0, sd: 1e6 }), (theta) =>
+    Number(theta >= low && theta <= high),
+  )
+}
+
 /** Each cell weighted with `likelihood(θ)`. */
 export function weighted({ from, mass }: Ability, likelihood: (theta: number) => number): Ability {
-  return normalised({ from, mass: mass.map((p, i) => p * likelihood(from + i * gridStep)) })
+  const after = new Float64Array(mass.length)
+  for (let i = 0; i < mass.length; i++)
+    if (mass[i] > 0) after[i] = mass[i] * likelihood(from + i * gridStep)
+  return normalised({ from, mass: after })
 }
 
 /** Ability after normal drift of `sd` logits: mass that leaves the grid is dropped. */
@@ -39,13 +49,18 @@ export function drifted({ from, mass }: Ability, sd: number): Ability {
   const after = new Float64Array(mass.length)
   for (let i = 0; i < mass.length; i++) {
     const p = mass[i]
-    if (p === 0) continue
+    // Too little to matter after the rounding of doubles: most of a narrow density's grid.
+    if (p < 1e-30) continue
     const low = Math.max(0, i - reach)
     const high = Math.min(mass.length - 1, i + reach)
-    for (let j = low; j <= high; j++) after[j] += p * kernel[Math.abs(i - j)]
+    for (let j = low; j < i; j++) after[j] += p * kernel[i - j]
+    for (let j = i; j <= high; j++) after[j] += p * kernel[j - i]
   }
   return normalised({ from, mass: after })
 }
+
+/** θ of every cell. */
+export const gridPoints = ({ from, mass }: Ability): Float64Array => mass.map((_, i) => from + i * gridStep)
 
 export function abilityMean({ from, mass }: Ability): number {
   let sum = 0
@@ -90,7 +105,10 @@ export function abilityPercentile({ from, mass }: Ability, q: number): number {
 }
 
 function normalised({ from, mass }: Ability): Ability {
-  const total = mass.reduce((sum, p) => sum + p, 0)
+  let total = 0
+  for (let i = 0; i < mass.length; i++) total += mass[i]
   if (!(total > 0)) throw new RangeError('The evidence contradicts the whole ability scale.')
-  return { from, mass: mass.map((p) => p / total) }
+  const share = new Float64Array(mass.length)
+  for (let i = 0; i < mass.length; i++) share[i] = mass[i] / total
+  return { from, mass: share }
 }

@@ -17,7 +17,7 @@ const noisePerDay = 0.1
 
 /** A step is secure for a child who gets at least this share right alone. */
 const secureShare = 0.8
-const secureLogit = Math.log(secureShare / (1 - secureShare))
+export const secureLogit = Math.log(secureShare / (1 - secureShare))
 
 /** An ability with the school day up to which time has passed for it. */
 export interface Belief {
@@ -59,9 +59,20 @@ export function observe(
   return { ability: weighted(ability, likelihood(observation, difficulties)), day }
 }
 
-export function summarise({ ability }: Belief, difficulties: readonly number[]): Summary {
-  const secure = difficulties.map((difficulty) => 1 - abilityBelow(ability, difficulty + secureLogit))
+const secureAt = (ability: Ability, difficulties: readonly number[]) =>
+  difficulties.map((difficulty) => 1 - abilityBelow(ability, difficulty + secureLogit))
+
+const lowestUnsure = (secure: readonly number[]) => {
   const working = secure.findIndex((probability) => probability < 0.5)
+  return working < 0 ? null : working
+}
+
+/** The lowest step with P(secure) < 0.5; null if every step is secure. */
+export const workingStepOf = (ability: Ability, difficulties: readonly number[]) =>
+  lowestUnsure(secureAt(ability, difficulties))
+
+export function summarise({ ability }: Belief, difficulties: readonly number[]): Summary {
+  const secure = secureAt(ability, difficulties)
   return {
     mean: abilityMean(ability),
     sd: abilitySd(ability),
@@ -73,7 +84,7 @@ export function summarise({ ability }: Belief, difficulties: readonly number[]):
     rightAlone: difficulties.map((difficulty) =>
       expectation(ability, (theta) => rightAlone(theta, difficulty)),
     ),
-    workingStep: working < 0 ? null : working,
+    workingStep: lowestUnsure(secure),
   }
 }
 
