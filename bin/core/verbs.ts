@@ -5,6 +5,7 @@ import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
 import { probe, probeInputSchema } from '@/core/evidence/quick-check'
 import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
+import { partnerRounds, partnersInputSchema } from '@/core/grouping/partners/partners'
 import { ContradictoryLimits } from '@/core/grouping/units'
 
 /** What each verb answers. A verb throws a ZodError for bad input, anything else for a fault of ours. */
@@ -53,6 +54,8 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
       moved: made.moved.map(id),
     }
   },
+
+  partners: (input) => partnerRounds(partnersInputSchema.parse(input)),
 }
 
 /** A distribution as the list of P(value = 0), P(value = 1), … */
