@@ -7,6 +7,7 @@ import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
 import { partnerRounds, partnersInputSchema } from '@/core/grouping/partners/partners'
 import { ContradictoryLimits } from '@/core/grouping/units'
+import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
 
 /** What each verb answers. A verb throws a ZodError for bad input, anything else for a fault of ours. */
 export const verbs: Record<string, (input: unknown) => unknown> = {
@@ -54,6 +55,8 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
       moved: made.moved.map(id),
     }
   },
+
+  materials: (input) => materialsFor(materialsInputSchema.parse(input)),
 
   partners: (input) => partnerRounds(partnersInputSchema.parse(input)),
 }

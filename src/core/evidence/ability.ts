@@ -35,8 +35,7 @@ export function flatAbility(difficulties: readonly number[], low: number, high: 
 /** Each cell weighted with `likelihood(θ)`. */
 export function weighted({ from, mass }: Ability, likelihood: (theta: number) => number): Ability {
   const after = new Float64Array(mass.length)
-  for (let i = 0; i < mass.length; i++)
-    if (mass[i] > 0) after[i] = mass[i] * likelihood(from + i * gridStep)
+  for (let i = 0; i < mass.length; i++) if (mass[i] > 0) after[i] = mass[i] * likelihood(from + i * gridStep)
   return normalised({ from, mass: after })
 }
 

@@ -2,6 +2,8 @@ import type { Material } from '../games'
 
 /** What one visit needs: the game's materials and the sizes of its sets. */
 export interface SlotDemand {
+  /** Session of the week, where there are several. */
+  session?: number
   slot: number
   station: number
   materials: readonly Material[]
@@ -15,8 +17,8 @@ export interface Need {
   spare: number
 }
 
-/** Loose things wander: one spare in ten, at least one. */
-const spareOf = (count: number) => Math.max(1, Math.floor(count / 10))
+/** Loose things wander: so many spares a piece, at least one. */
+const spareShare = 0.1
 
 function demandOf(demands: readonly SlotDemand[]): Map<string, { count: number; loose: boolean }> {
   const total = new Map<string, { count: number; loose: boolean }>()
@@ -30,33 +32,43 @@ function demandOf(demands: readonly SlotDemand[]): Map<string, { count: number; 
 }
 
 /** For each item the most that is in use at once: what moves on with the slots is not counted twice. */
-function mostAtOnce(slots: readonly (readonly SlotDemand[])[]): Need[] {
+function mostAtOnce(slots: readonly (readonly SlotDemand[])[], spares: number): Need[] {
   const most = new Map<string, { count: number; loose: boolean }>()
   for (const demands of slots)
     for (const [item, need] of demandOf(demands))
       if (need.count > (most.get(item)?.count ?? 0)) most.set(item, need)
   return [...most]
     .map(([item, { count, loose }]) => {
-      const spare = loose ? spareOf(count) : 0
+      const spare = loose && spares > 0 ? Math.max(1, Math.floor(count * spares + 1e-9)) : 0
       return { item, count: count + spare, spare }
     })
     .sort((a, b) => (a.item < b.item ? -1 : 1))
 }
 
-const bySlot = (demands: readonly SlotDemand[]) =>
-  [...new Set(demands.map(({ slot }) => slot))].map((slot) =>
-    demands.filter((demand) => demand.slot === slot),
-  )
+/** Demands that run at the same time, together. */
+function atOnce(demands: readonly SlotDemand[]): SlotDemand[][] {
+  const moments = new Map<string, SlotDemand[]>()
+  for (const demand of demands) {
+    const moment = `${demand.session ?? 0} ${demand.slot}`
+    moments.set(moment, [...(moments.get(moment) ?? []), demand])
+  }
+  return [...moments.values()]
+}
 
-/** What to lay out at each station (the most of any slot) and to have in all. */
+/**
+ * What to lay out at each station and to have in all: the most that is in use in any slot of any session.
+ * For pages it is what has to be printed once for the whole week.
+ * @param spares share of loose things added as spares
+ */
 export function materialsOf(
   demands: readonly SlotDemand[],
   stations: number,
+  spares = spareShare,
 ): { stations: Need[][]; all: Need[] } {
   return {
     stations: Array.from({ length: stations }, (_, station) =>
-      mostAtOnce(bySlot(demands.filter((demand) => demand.station === station))),
+      mostAtOnce(atOnce(demands.filter((demand) => demand.station === station)), spares),
     ),
-    all: mostAtOnce(bySlot(demands)),
+    all: mostAtOnce(atOnce(demands), spares),
   }
 }
