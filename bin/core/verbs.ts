@@ -71,10 +71,15 @@ function asInputProblem<T>(path: string, run: () => T): T {
   } catch (error) {
     if (error instanceof NoExactAnalysis) throw inputProblems(path, [error.message])
     if (error instanceof ContradictoryLimits)
-      throw inputProblems(
-        path,
-        error.contradictions.map((contradiction) => `contradiction: ${JSON.stringify(contradiction)}`),
-      )
+      throw inputProblems(path, [
+        ...error.contradictions.map((contradiction) => `contradiction: ${JSON.stringify(contradiction)}`),
+        ...(error.clash
+          ? [
+              `these clash: ${JSON.stringify(error.clash.limits)}`,
+              `it works without: ${JSON.stringify(error.clash.drop)}`,
+            ]
+          : []),
+      ])
     throw error
   }
 }

@@ -10,7 +10,7 @@ import {
   type Grouping,
   type GroupingProblem,
 } from '@/core/grouping/problem'
-import { ContradictoryLimits, type Contradiction } from '@/core/grouping/units'
+import { ContradictoryLimits, type Contradiction, type Limit } from '@/core/grouping/units'
 import {
   groupingOf,
   insertGrouping,
@@ -103,13 +103,23 @@ const shown = (
     children: group.children.map((child) => children[child]),
   }))
 
-function explained<T>(run: () => T): T {
+/** Groups within the limits, or a refusal that names the limits that clash and what to drop. */
+function explained<T>(children: readonly Child[], run: () => T): T {
   try {
     return run()
   } catch (error) {
-    if (error instanceof ContradictoryLimits)
-      throw new Refused(error.contradictions.map(contradictionText).join(' '))
-    throw error
+    if (!(error instanceof ContradictoryLimits)) throw error
+    const { contradictions, clash } = error
+    const names = new Map(children.map(({ id, name }) => [id, name]))
+    throw new Refused(
+      [
+        ...contradictions.map(contradictionText),
+        clash &&
+          `Groups are possible without: ${clash.drop.map((limit) => limitText(limit, names)).join('; ')}.`,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    )
   }
 }
 
@@ -118,11 +128,25 @@ function contradictionText(contradiction: Contradiction): string {
     case 'sizes':
       return `Groups of these sizes hold ${contradiction.least} to ${contradiction.most} children; the class has ${contradiction.children}.`
     case 'together-and-apart':
-      return 'Two children are to be kept together and apart at once. Drop one of the two links.'
+      return 'Two children are to be kept together and apart at once.'
     case 'too-many-kept-together':
       return `More children are kept together than a group holds (${contradiction.most}).`
     default:
-      return 'The limits contradict each other.'
+      return 'No groups can keep all the limits at once.'
+  }
+}
+
+function limitText(limit: Limit, names: ReadonlyMap<string, string>): string {
+  const list = (ids: readonly string[]) => ids.map((id) => names.get(id) ?? 'a child').join(' and ')
+  switch (limit.kind) {
+    case 'apart':
+      return `keeping ${list(limit.children)} apart`
+    case 'together':
+      return `keeping ${list(limit.children)} together`
+    case 'locked':
+      return `keeping ${list([limit.child])} in the group`
+    case 'sizes':
+      return 'these sizes'
   }
 }
 
@@ -146,7 +170,7 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
       ? []
       : standing
         ? standingGroups(standing, children)
-        : explained(() => shown(problem, makeGroups(problem), []))
+        : explained(children, () => shown(problem, makeGroups(problem), []))
   return {
     children: children.map(({ id, name }, index) => ({
       id,
@@ -189,7 +213,7 @@ function numberCurve(problem: GroupingProblem) {
   const key = JSON.stringify([problem.success, problem.limits.together, problem.limits.apart])
   const known = curves.get(key)
   if (known) return known
-  const made = explained(() =>
+  const made = explained([], () =>
     fitByNumberOfGroups(
       { ...problem, limits: { ...problem.limits, together: [], apart: [] } },
       [1, 2, 3, 4, 5, 6, 7, 8],
@@ -222,7 +246,7 @@ export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId,
     gameId,
     levels: gameOf(gameId).levels.map(({ id, title }) => ({ id, title })),
     success: Object.fromEntries(children.map(({ id }, index) => [id, problem.success[index] as number[]])),
-    groups: explained(() => shown(problem, makeGroups(problem), [])),
+    groups: explained(children, () => shown(problem, makeGroups(problem), [])),
     oneLevel: fittingAtOneLevel(problem),
   }
 })
@@ -325,7 +349,7 @@ export const suggestMoves = readingClass(classIdSchema, async (scope): Promise<R
     present.map(({ level }) => level),
   )
   const pennants = present.map(({ pennant }) => pennant)
-  const found = explained(() => fitByMoves(problem))
+  const found = explained(children, () => fitByMoves(problem))
   return [now, ...found]
     .filter((made, i, all) => i === 0 || better(made, all.slice(0, i)))
     .map((made) => {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { logistic } from '../evidence/observation'
+import { clashOf } from './contradiction'
 import { matchGroups } from './identity'
 import {
   bandSchema,
@@ -20,7 +21,7 @@ import { ContradictoryLimits, unitsOf, type Units } from './units'
  * @throws {ContradictoryLimits}
  */
 export function makeGroups(problem: GroupingProblem): Grouping {
-  const units = unitsOf(problem)
+  const units = unitsOrClash(problem)
   const { limits, order } = problem
   const free =
     limits.together.length === 0 && limits.apart.length === 0 && Object.keys(limits.locked).length === 0
@@ -30,13 +31,23 @@ export function makeGroups(problem: GroupingProblem): Grouping {
     return finish(problem, renumbered(problem, cut.groups), bound)
 
   const found = search(problem, units, startsOf(problem, units, cut?.groups))
-  if (!found)
-    throw new ContradictoryLimits([{ kind: 'sizes', children: problem.children.length, least: 0, most: 0 }])
+  if (!found) throw new ContradictoryLimits([{ kind: 'together-impossible' }], clashOf(problem))
   const groups = Array.from({ length: limits.groups.count }, (_, g) =>
     units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
   )
   const keepsNumbers = limits.moveCost > 0 || Object.keys(limits.locked).length > 0
   return finish(problem, keepsNumbers ? groups : renumbered(problem, groups), bound)
+}
+
+function unitsOrClash(problem: GroupingProblem): Units {
+  try {
+    return unitsOf(problem)
+  } catch (error) {
+    if (!(error instanceof ContradictoryLimits)) throw error
+    const { contradictions } = error
+    const unknown = contradictions.some(({ kind }) => kind === 'unknown-child' || kind === 'unknown-group')
+    throw new ContradictoryLimits(contradictions, unknown ? null : clashOf(problem))
+  }
 }
 
 /** The grouping that stands, with its levels as they are or, where null, the cheapest. */

@@ -1,4 +1,5 @@
 import { seededChance, shuffled, unit as uniform, type SavedChance } from '../chance/chance'
+import { feasibleGroups } from './feasible'
 import type { GroupingProblem } from './problem'
 import type { Units } from './units'
 
@@ -20,15 +21,21 @@ export function search(
 ): { group: Int32Array; cost: number } | null {
   const chance = seededChance(problem.limits.seed)
   const runs = Math.max(1, Math.round((problem.limits.milliseconds * triesPerMillisecond) / triesPerStart))
-  let best: { group: Int32Array; cost: number } | null = null
-  for (let run = 0; run < runs; run++) {
-    const start = starts[run] ?? dealt(problem, units, chance)
-    if (!start) continue
+  const firstStart = starts[0] ?? dealt(problem, units, chance) ?? tried(problem, units)
+  if (!firstStart) return null
+  let best = new Walk(problem, units, firstStart, chance).anneal()
+  for (let run = 1; run < runs && best.cost >= 1e-12; run++) {
+    const start = starts[run] ?? dealt(problem, units, chance) ?? best.group
     const found = new Walk(problem, units, start, chance).anneal()
-    if (!best || found.cost < best.cost - 1e-12) best = found
-    if (best.cost < 1e-12) break
+    if (found.cost < best.cost - 1e-12) best = found
   }
   return best
+}
+
+/** Where dealing finds nothing within the limits, trying may. */
+function tried(problem: GroupingProblem, units: Units): Int32Array | null {
+  const found = feasibleGroups(units, problem.limits.groups)
+  return found === 'unknown' ? null : found
 }
 
 /** A random grouping within the limits: units in random order, each to the emptiest group it may join. */

@@ -20,11 +20,32 @@ export type Contradiction =
   | { kind: 'locked-apart-in-one-group'; children: string[]; group: number }
   | { kind: 'together-locked-to-two-groups'; children: string[] }
   | { kind: 'too-many-kept-together'; children: string[]; most: number }
+  /** No two of them clash, and yet no groups keep them all. */
+  | { kind: 'together-impossible' }
   | { kind: 'unknown-child'; child: string }
   | { kind: 'unknown-group'; child: string; group: number }
 
+/** One thing a teacher asked for. */
+export type Limit =
+  | { kind: 'sizes'; count: number; min: number; max: number }
+  | { kind: 'together'; children: string[] }
+  | { kind: 'apart'; children: string[] }
+  | { kind: 'locked'; child: string; group: number }
+
+/** Limits that can't hold at once. */
+export interface Clash {
+  /** None of these can be spared: without any one of them the others could hold. */
+  limits: Limit[]
+  /** The fewest limits without which all others can hold; sizes are kept where that is possible. */
+  drop: Limit[]
+}
+
 export class ContradictoryLimits extends Error {
-  constructor(readonly contradictions: Contradiction[]) {
+  constructor(
+    readonly contradictions: Contradiction[],
+    /** Null: a limit names somebody or a group that is not there, or it took too long to say. */
+    readonly clash: Clash | null = null,
+  ) {
     super('The limits contradict each other.')
   }
 }
