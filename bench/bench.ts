@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { exactAnalyses, simulationSpeed, wholeCatalogue } from './games'
+import { groupingBesideHighs } from './grouping'
 import { quickCheck } from './quick-check'
 import { report, say } from './report'
 import { bundles, screens } from './screens'
@@ -19,7 +20,10 @@ async function main() {
     exactAnalyses()
     simulationSpeed()
   }
-  if (part('judgement')) quickCheck()
+  if (part('judgement')) {
+    quickCheck()
+    await groupingBesideHighs(200)
+  }
   if (part('screens')) {
     say()
     await screens()

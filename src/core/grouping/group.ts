@@ -11,13 +11,14 @@ import {
   type Grouping,
   type GroupingProblem,
 } from './problem'
-import { search } from './search'
+import { prove } from './prove'
+import { runsWithin, search } from './search'
 import { cutSorted } from './sorted'
 import { ContradictoryLimits, unitsOf, type Units } from './units'
 
 /**
- * Groups and levels chosen together at the least cost the search finds; proved least where one
- * strand decides and nothing but sizes limits the groups.
+ * Groups and levels chosen together: proved to cost least where one strand decides and nothing but sizes
+ * limits the groups, and mostly elsewhere too; where the proof takes too long, the best that was found.
  * @throws {ContradictoryLimits}
  */
 export function makeGroups(problem: GroupingProblem): Grouping {
@@ -30,13 +31,20 @@ export function makeGroups(problem: GroupingProblem): Grouping {
   if (cut && free && (limits.current === null || limits.moveCost === 0))
     return finish(problem, renumbered(problem, cut.groups), bound)
 
-  const found = search(problem, units, startsOf(problem, units, cut?.groups))
-  if (!found) throw new ContradictoryLimits([{ kind: 'together-impossible' }], clashOf(problem))
+  const starts = startsOf(problem, units, cut?.groups)
+  const first = search(problem, units, starts, Math.max(1, starts.length))
+  if (!first) throw new ContradictoryLimits([{ kind: 'together-impossible' }], clashOf(problem))
+  const { better, lowerBound } = prove(problem, units, first.cost)
+  let found = better ?? first
+  if (found.cost > lowerBound + 1e-9) {
+    const longer = search(problem, units, [found.group, ...starts], runsWithin(limits.milliseconds))
+    if (longer && longer.cost < found.cost) found = longer
+  }
   const groups = Array.from({ length: limits.groups.count }, (_, g) =>
     units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
   )
   const keepsNumbers = limits.moveCost > 0 || Object.keys(limits.locked).length > 0
-  return finish(problem, keepsNumbers ? groups : renumbered(problem, groups), bound)
+  return finish(problem, keepsNumbers ? groups : renumbered(problem, groups), Math.max(bound, lowerBound))
 }
 
 function unitsOrClash(problem: GroupingProblem): Units {

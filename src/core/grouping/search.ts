@@ -7,20 +7,25 @@ import type { Units } from './units'
 const triesPerMillisecond = 400
 const triesPerStart = 12_000
 
+/** Walks of a search that may take so long. */
+export const runsWithin = (milliseconds: number) =>
+  Math.max(1, Math.round((milliseconds * triesPerMillisecond) / triesPerStart))
+
 /**
  * Multi-start search over who stands in which group: moves of one unit and swaps of two, accepted as
  * in simulated annealing (Kirkpatrick, Gelatt & Vecchi 1983); each group plays at its cheapest level.
  *
  * @param starts groupings worth trying first, as group number per unit
+ * @param runs walks, each from a start of its own
  * @returns the group number of every unit, or null if no start could be made to fit the limits
  */
 export function search(
   problem: GroupingProblem,
   units: Units,
   starts: Int32Array[],
+  runs: number,
 ): { group: Int32Array; cost: number } | null {
   const chance = seededChance(problem.limits.seed)
-  const runs = Math.max(1, Math.round((problem.limits.milliseconds * triesPerMillisecond) / triesPerStart))
   const firstStart = starts[0] ?? dealt(problem, units, chance) ?? tried(problem, units)
   if (!firstStart) return null
   let best = new Walk(problem, units, firstStart, chance).anneal()
