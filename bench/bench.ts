@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { exactAnalyses, simulationSpeed, wholeCatalogue } from './games'
 import { groupingBesideHighs } from './grouping'
+import { planning } from './planning'
 import { quickCheck } from './quick-check'
 import { report, say } from './report'
 import { bundles, screens } from './screens'
@@ -22,6 +23,7 @@ async function main() {
   }
   if (part('judgement')) {
     quickCheck()
+    planning()
     await groupingBesideHighs(200)
   }
   if (part('screens')) {

@@ -7,6 +7,8 @@ import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
 import { partnerRounds, partnersInputSchema } from '@/core/grouping/partners/partners'
 import { ContradictoryLimits } from '@/core/grouping/units'
+import { makePlan } from '@/core/planning/plan/plan'
+import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
 
 /** What each verb answers. A verb throws a ZodError for bad input, anything else for a fault of ours. */
@@ -55,6 +57,8 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
       moved: made.moved.map(id),
     }
   },
+
+  plan: (input) => makePlan(planInputSchema.parse(input)),
 
   materials: (input) => materialsFor(materialsInputSchema.parse(input)),
 

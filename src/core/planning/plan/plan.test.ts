@@ -1,0 +1,272 @@
+import fc from 'fast-check'
+import { games } from '../../games'
+import { checkPlan, whyNowhere } from './check'
+import { makePlan } from './plan'
+import { planInputSchema, planProblem, type PlanInput, type PlanProblem } from './problem'
+import { planVisits, type Found } from './search'
+
+const run = (problem: PlanProblem): Found => {
+  const steps = planVisits(problem)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}
+
+/** `n` groups of five, each station with one quiet game for everybody, the first led by an adult. */
+const square = (n: number, change: object = {}) => {
+  const groups = Array.from({ length: n }, (_, g) => ({
+    id: `g${g}`,
+    children: 4,
+    known: games.map(({ id }) => id),
+  }))
+  const list = ['landfall', 'tower-bay', 'doubles-dash', 'perch', 'sand-steps', 'low-tide']
+  return planInputSchema.parse({
+    slots: n,
+    groups,
+    stations: Array.from({ length: n }, (_, s) => ({
+      id: `s${s}`,
+      mode: s === 0 ? 'adult-led' : 'own',
+      places: 6,
+    })),
+    offers: Array.from({ length: n }, (_, s) => ({
+      station: `s${s}`,
+      game: list[s],
+      success: Object.fromEntries(groups.map(({ id }) => [id, 0.8])),
+    })),
+    noiseLimit: 20,
+    ...change,
+  })
+}
+
+test('as many groups as stations and slots: a Latin square, each group at each station once', () => {
+  for (const n of [2, 3, 4, 6]) {
+    const { visits, nowhere, conflicts, costs } = makePlan(square(n))
+    expect(nowhere).toEqual([])
+    expect(conflicts).toEqual([])
+    expect(costs.filter(({ rule }) => rule === 'station-again')).toEqual([])
+    for (let slot = 0; slot < n; slot++)
+      expect(new Set(visits.filter((visit) => visit.slot === slot).map(({ station }) => station)).size).toBe(
+        n,
+      )
+    for (let group = 0; group < n; group++)
+      expect(
+        new Set(visits.filter((visit) => visit.group === `g${group}`).map(({ station }) => station)).size,
+      ).toBe(n)
+  }
+})
+
+const anyInput = fc
+  .record({
+    groups: fc.array(
+      fc.record({ children: fc.integer({ min: 2, max: 7 }), known: fc.subarray(games.map(({ id }) => id)) }),
+      { minLength: 2, maxLength: 5 },
+    ),
+    stations: fc.array(
+      fc.record({
+        mode: fc.constantFrom('adult-led', 'adult-near', 'own', 'digital'),
+        places: fc.integer({ min: 3, max: 12 }),
+      }),
+      { minLength: 2, maxLength: 5 },
+    ),
+    offers: fc.array(
+      fc.record({
+        station: fc.nat(4),
+        game: fc.constantFrom(...games.map(({ id }) => id)),
+        success: fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 5, maxLength: 5 }),
+        finish: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+      }),
+      { minLength: 2, maxLength: 12 },
+    ),
+    sessions: fc.integer({ min: 1, max: 2 }),
+    slots: fc.integer({ min: 1, max: 3 }),
+    adults: fc.integer({ min: 0, max: 2 }),
+    noiseLimit: fc.integer({ min: 1, max: 8 }),
+    inventory: fc.record({ die: fc.integer({ min: 0, max: 8 }), counter: fc.integer({ min: 0, max: 80 }) }),
+    seed: fc.integer({ min: 1, max: 1000 }),
+  })
+  .map(({ groups, stations, offers, ...rest }) =>
+    planInputSchema.parse({
+      ...rest,
+      groups: groups.map((group, g) => ({ ...group, id: `g${g}` })),
+      stations: stations.map((station, s) => ({ ...station, id: `s${s}` })),
+      offers: offers.map((offer) => ({
+        ...offer,
+        station: `s${offer.station % stations.length}`,
+        success: Object.fromEntries(groups.map((_, g) => [`g${g}`, offer.success[g]])),
+      })),
+      tries: 1500,
+    }),
+  )
+
+/** Every rule that must hold, read off the answer from scratch. */
+function expectHeld(input: PlanInput) {
+  const { visits } = makePlan(input)
+  const gameOf = (id: string) => games.find((game) => game.id === id)!
+  const modeOf = (id: string) => input.stations.find((station) => station.id === id)!.mode
+  const sizeOf = (id: string) => input.groups.find((group) => group.id === id)!.children
+  for (let session = 0; session < input.sessions; session++)
+    for (let slot = 0; slot < input.slots; slot++) {
+      const now = visits.filter((visit) => visit.session === session && visit.slot === slot)
+      expect(new Set(now.map(({ group }) => group)).size).toBe(now.length)
+      const busy = new Set(now.map(({ station }) => station))
+      for (const { id, places } of input.stations)
+        expect(
+          now.filter(({ station }) => station === id).reduce((sum, { group }) => sum + sizeOf(group), 0),
+        ).toBeLessThanOrEqual(places)
+      expect([...busy].filter((id) => modeOf(id).startsWith('adult')).length).toBeLessThanOrEqual(
+        input.adults,
+      )
+      expect(now.filter(({ game }) => gameOf(game).room.floor === 3).length).toBeLessThanOrEqual(1)
+      const noise = [...busy].map((id) =>
+        Math.max(...now.filter(({ station }) => station === id).map(({ game }) => gameOf(game).room.noise)),
+      )
+      expect(noise.reduce<number>((a, b) => a + b, 0)).toBeLessThanOrEqual(input.noiseLimit)
+      for (const { game, station } of now)
+        if (gameOf(game).room.adult) expect(modeOf(station)).toMatch(/^adult/)
+    }
+  for (const { id, known } of input.groups) {
+    const shown = new Set<string>(known)
+    for (const { game, station } of visits
+      .filter(({ group }) => group === id)
+      .sort((a, b) => a.session - b.session || a.slot - b.slot)) {
+      if (modeOf(station).startsWith('adult')) shown.add(game)
+      expect(shown.has(game)).toBe(true)
+    }
+  }
+}
+
+test('no plan breaks a rule that must hold', () => {
+  fc.assert(fc.property(anyInput, expectHeld), { numRuns: 60 })
+})
+
+test('materials of all stations at once stay within the inventory', () => {
+  // Perch for four as two pairs takes four dice; two groups at once would take eight.
+  const input = square(2, {
+    stations: [
+      { id: 's0', mode: 'adult-led', places: 6 },
+      { id: 's1', mode: 'own', places: 6 },
+    ],
+    offers: ['s0', 's1'].flatMap((station) =>
+      ['perch', 'switchback']
+        .slice(0, 1)
+        .map((game) => ({ station, game, level: 'two-dice', success: { g0: 0.8, g1: 0.8 } })),
+    ),
+  })
+  const groups = input.groups
+  expect(makePlan({ ...input, groups, inventory: { die: 8 } }).nowhere).toEqual([])
+  const short = makePlan({ ...input, groups, inventory: { die: 7 } })
+  expect(short.nowhere).toHaveLength(2)
+  expect(short.nowhere[0]).toMatchObject({ nothingOffered: false, rules: { materials: 2 } })
+})
+
+/** The least cost of all plans that break no hard rule, by going through them. */
+function leastCost(problem: PlanProblem): number {
+  const n = problem.input.groups.length
+  const times = problem.input.sessions * problem.input.slots
+  const visits = new Int32Array(times * n).fill(-1)
+  let least = Infinity
+  const place = (at: number) => {
+    if (at === visits.length) {
+      const { conflicts, cost } = checkPlan(problem, visits)
+      if (conflicts.length === 0) least = Math.min(least, cost)
+      return
+    }
+    for (const offer of [-1, ...problem.open[Math.floor(at / n)][at % n]]) {
+      visits[at] = offer
+      place(at + 1)
+    }
+    visits[at] = -1
+  }
+  place(0)
+  return least
+}
+
+test('small plans cost as little as the best of all there are', () => {
+  const small = anyInput.map((input) =>
+    planInputSchema.parse({
+      ...input,
+      sessions: 1,
+      slots: 2,
+      groups: input.groups.slice(0, 2),
+      offers: input.offers.slice(0, 6).map((offer) => ({
+        ...offer,
+        success: Object.fromEntries(Object.entries(offer.success).slice(0, 2)),
+      })),
+      tries: 6000,
+    }),
+  )
+  fc.assert(
+    fc.property(small, (input) => {
+      const problem = planProblem(input)
+      expect(run(problem).cost).toBeCloseTo(leastCost(problem), 9)
+    }),
+    { numRuns: 25, seed: 7 },
+  )
+})
+
+test('what is pinned stays; what is pinned to where nothing is offered is told', () => {
+  const pins = [
+    { session: 0, slot: 1, group: 'g2', station: 's0' },
+    { session: 0, slot: 0, group: 'g0', station: 's1', game: 'perch' },
+  ]
+  const { visits, nowhere } = makePlan(square(3, { pins }))
+  expect(visits.find(({ group, slot }) => group === 'g2' && slot === 1)!.station).toBe('s0')
+  expect(nowhere).toEqual([{ session: 0, slot: 0, group: 'g0', nothingOffered: true, rules: {} }])
+})
+
+test('a group plays on its own only what it was shown, or meets near an adult before', () => {
+  const plan = makePlan(
+    square(2, {
+      groups: [
+        { id: 'g0', children: 4, known: ['landfall', 'tower-bay'] },
+        { id: 'g1', children: 4, known: ['landfall'] },
+      ],
+    }),
+  )
+  expect(plan.visits.some(({ group, station }) => group === 'g1' && station === 's1')).toBe(false)
+  expect(
+    plan.nowhere.every(({ rules }) => rules['not-shown'] !== undefined || rules.places !== undefined),
+  ).toBe(true)
+  expect(plan.showFirst).toEqual([{ game: 'tower-bay', groups: ['g1'] }])
+})
+
+test('groups with most "not yet" meet the teacher first in the week', () => {
+  const groups = ['g0', 'g1', 'g2'].map((id) => ({
+    id,
+    children: 4,
+    notYet: id === 'g1' ? 0.9 : 0,
+    known: games.map((game) => game.id),
+  }))
+  // One slot a session: only one group can be with the teacher each day.
+  const { visits } = makePlan(square(3, { groups, slots: 1, sessions: 3, coolDown: 0 }))
+  const withTeacher = visits.filter(({ station }) => station === 's0')
+  expect(new Set(withTeacher.map(({ group }) => group)).size).toBe(3)
+  expect(withTeacher.find(({ session }) => session === 0)!.group).toBe('g1')
+})
+
+test('a change by hand shows its conflicts on the cells', () => {
+  const problem = planProblem(square(3))
+  const { visits } = run(problem)
+  const changed = visits.slice()
+  // Two groups of four at one station of six places.
+  changed[1] = changed[0]
+  const { conflicts } = checkPlan(problem, changed)
+  expect(conflicts).toEqual([{ rule: 'places', time: 0, groups: [0, 1] }])
+  expect(checkPlan(problem, visits).conflicts).toEqual([])
+  changed[1] = -1
+  expect(whyNowhere(problem, changed, 0, 1).rules.places).toBeGreaterThan(0)
+})
+
+test('equal seeds give equal plans, and bad input names its field', () => {
+  expect(makePlan(square(4))).toEqual(makePlan(square(4)))
+  const paths = (change: object) => {
+    const plain = JSON.parse(JSON.stringify(square(2))) as object
+    return planInputSchema.safeParse({ ...plain, ...change }).error!.issues.map(({ path }) => path.join('.'))
+  }
+  expect(paths({ pins: [{ session: 4, slot: 0, group: 'nobody', station: 's0' }] })).toEqual([
+    'pins.0.group',
+    'pins.0.session',
+  ])
+  expect(paths({ slots: 0 })).toEqual(['slots'])
+})

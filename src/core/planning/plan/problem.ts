@@ -1,0 +1,199 @@
+import { z } from 'zod'
+import { gameIdSchema, gameOf } from '../../games'
+import { splitIntoSets } from '../../games/sets'
+import { fitCost, type Band } from '../../grouping/fit-cost'
+import { ownBand } from '../../evidence/fit'
+
+export const stationModes = ['adult-led', 'adult-near', 'own', 'digital'] as const
+export type StationMode = (typeof stationModes)[number]
+
+/** Success alone that fits with an adult at hand: harder work than a group can do on its own. */
+const adultBand: Band = [0.5, 0.8]
+
+const id = z.string().min(1).max(100)
+const share = z.number().min(0).max(1)
+const index = z.number().int().min(0)
+
+const groupSchema = z.object({
+  id,
+  children: z.number().int().min(1).max(40),
+  /** Share of the latest judgements that were "not yet": these groups meet the teacher first. */
+  notYet: share.default(0),
+  /** Games the group was shown and has played near an adult. */
+  known: z.array(gameIdSchema).default([]),
+  /** School days since the group last played a game, counted from the first session. */
+  lastPlayed: z.partialRecord(gameIdSchema, z.number().int().min(0)).default({}),
+})
+
+const stationSchema = z.object({
+  id,
+  mode: z.enum(stationModes),
+  /** Children who can be there at once. */
+  places: z.number().int().min(1).max(40),
+})
+
+const offerSchema = z.object({
+  station: id,
+  game: gameIdSchema,
+  level: z.string().optional(),
+  /** Success alone to expect of each group; a group that is not named can't play it. */
+  success: z.record(z.string(), share),
+  /** Chance that the game ends in the slot; null: time-boxed. */
+  finish: share.nullable().default(null),
+  /** How much the class likes it, 0 to 1. */
+  liked: share.default(0.5),
+  /** Strand it practises most, for the minutes of the week. */
+  strand: z.string().optional(),
+})
+
+const pinSchema = z.object({
+  session: index,
+  slot: index,
+  group: id,
+  station: id,
+  game: gameIdSchema.optional(),
+})
+
+export const planInputSchema = z
+  .object({
+    sessions: z.number().int().min(1).max(10).default(1),
+    slots: z.number().int().min(1).max(6),
+    slotMinutes: z.number().int().min(3).max(60).default(12),
+    groups: z.array(groupSchema).min(1).max(12),
+    stations: z.array(stationSchema).min(1).max(12),
+    offers: z.array(offerSchema).min(1).max(200),
+    /** Adults who can be at a station. */
+    adults: z.number().int().min(0).max(10).default(1),
+    /** Noise (0 to 3 a station) that a slot may add up to. */
+    noiseLimit: z.number().int().min(0).max(40).default(8),
+    inventory: z.record(z.string(), z.number().int().min(0)).default({}),
+    /** School days before a group meets the same game again. */
+    coolDown: z.number().int().min(0).max(60).default(5),
+    /** School days from one session to the next. */
+    daysBetween: z.number().int().min(1).max(10).default(1),
+    /** Minutes wanted for each strand and group over all sessions. */
+    strandMinutes: z.record(z.string(), z.number().min(0)).default({}),
+    pins: z.array(pinSchema).max(200).default([]),
+    seed: z.number().int().default(1),
+    /** Changes tried: a budget, not a clock, so that equal seeds give equal plans. */
+    tries: z.number().int().min(100).max(5_000_000).default(60_000),
+  })
+  .superRefine(({ groups, stations, offers, pins, sessions, slots }, context) => {
+    const problem = (path: (string | number)[], message: string) =>
+      context.addIssue({ code: 'custom', path, message })
+    const twice = (list: readonly { id: string }[], name: string) =>
+      list.forEach((one, i) => {
+        if (list.findIndex((other) => other.id === one.id) < i)
+          problem([name, i, 'id'], `“${one.id}” is there twice.`)
+      })
+    twice(groups, 'groups')
+    twice(stations, 'stations')
+    const isGroup = (name: string) => groups.some((group) => group.id === name)
+    const isStation = (name: string) => stations.some((station) => station.id === name)
+    offers.forEach((offer, i) => {
+      if (!isStation(offer.station)) problem(['offers', i, 'station'], `No station “${offer.station}”.`)
+      for (const name of Object.keys(offer.success))
+        if (!isGroup(name)) problem(['offers', i, 'success', name], `No group “${name}”.`)
+      if (offer.level !== undefined && !gameOf(offer.game).levels.some((level) => level.id === offer.level))
+        problem(['offers', i, 'level'], `${gameOf(offer.game).title} has no level “${offer.level}”.`)
+    })
+    pins.forEach((pin, i) => {
+      if (!isGroup(pin.group)) problem(['pins', i, 'group'], `No group “${pin.group}”.`)
+      if (!isStation(pin.station)) problem(['pins', i, 'station'], `No station “${pin.station}”.`)
+      if (pin.session >= sessions) problem(['pins', i, 'session'], `There are ${sessions}, counted from 0.`)
+      if (pin.slot >= slots) problem(['pins', i, 'slot'], `There are ${slots}, counted from 0.`)
+    })
+  })
+
+export type PlanInput = z.output<typeof planInputSchema>
+
+/** An offer with what the rules ask about it. */
+export interface Offer {
+  station: number
+  game: string
+  level: string
+  strand: string | null
+  noise: number
+  floor: number
+  /** The game has to have an adult there. */
+  needsAdult: boolean
+  /** [group] cost of fit, finishing and liking; Infinity: the group can't play it here. */
+  cost: Float64Array
+  /** [group] what it takes of the inventory's items, by their index. */
+  needs: readonly (readonly { item: number; count: number }[])[]
+}
+
+export interface PlanProblem {
+  input: PlanInput
+  offers: readonly Offer[]
+  /** How many there are of each thing that was counted. */
+  stock: readonly number[]
+  /** [session · slot][group] offers that may be taken there, as pins leave them. */
+  open: readonly (readonly (readonly number[])[])[]
+}
+
+/** A chance of finishing under this costs. */
+const likelyToFinish = 0.8
+const finishWeight = 5
+const likedWeight = 0.5
+/** The worst fit costs this much: less than to stand about. */
+const worstFit = 25
+
+/** Works out what each offer means for each group. */
+export function planProblem(input: PlanInput): PlanProblem {
+  const items = Object.keys(input.inventory)
+  const offers = input.offers.map((offer): Offer => {
+    const game = gameOf(offer.game)
+    const level = game.levels.find((one) => one.id === offer.level) ?? game.levels[0]
+    const station = input.stations.findIndex((one) => one.id === offer.station)
+    const { mode, places } = input.stations[station]
+    const withAdult = mode === 'adult-led' || mode === 'adult-near'
+    const setsOf = (children: number) => splitIntoSets(children, game.players)
+    const fits = (children: number) =>
+      children <= places &&
+      setsOf(children).every((size) => size >= game.players.min && size <= game.players.max)
+    return {
+      station,
+      game: offer.game,
+      level: level.id,
+      strand: offer.strand ?? null,
+      noise: game.room.noise,
+      floor: game.room.floor,
+      needsAdult: game.room.adult,
+      cost: Float64Array.from(input.groups, ({ id: name, children }) => {
+        const success = offer.success[name]
+        if (success === undefined || !fits(children) || (game.room.adult && !withAdult)) return Infinity
+        const unfinished = offer.finish === null ? 0 : Math.max(0, likelyToFinish - offer.finish)
+        return (
+          Math.min(worstFit, fitCost(success, withAdult ? adultBand : ownBand)) +
+          finishWeight * unfinished +
+          likedWeight * (1 - offer.liked)
+        )
+      }),
+      needs: input.groups.map(({ children }) => {
+        const sets = setsOf(children)
+        return game.materials(level.params).flatMap(({ item, perSet = 0, perPlayer = 0 }) => {
+          const at = items.indexOf(item)
+          return at < 0 ? [] : [{ item: at, count: perSet * sets.length + perPlayer * children }]
+        })
+      }),
+    }
+  })
+  const all = offers.map((_, offer) => offer)
+  const open = Array.from({ length: input.sessions * input.slots }, (_, time) =>
+    input.groups.map((group, g) => {
+      const playable = all.filter((offer) => offers[offer].cost[g] < Infinity)
+      const pin = input.pins.find(
+        (one) => one.session * input.slots + one.slot === time && one.group === group.id,
+      )
+      return pin
+        ? playable.filter(
+            (offer) =>
+              input.stations[offers[offer].station].id === pin.station &&
+              (pin.game === undefined || offers[offer].game === pin.game),
+          )
+        : playable
+    }),
+  )
+  return { input, offers, stock: items.map((item) => input.inventory[item]), open }
+}
