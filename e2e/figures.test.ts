@@ -132,3 +132,21 @@ test('a level that does not exist shows one that does, changed rules that make n
   await person.goTo(`${base}/games/landfall?level=to-10-die&rules=${encodeURIComponent(rules)}`)
   await person.find('//*[@role="alert"][contains(.,"The goal is the start square.")]')
 })
+
+test('a child’s page offers a task with other numbers each time, and says what a suggestion rests on', async () => {
+  await person.goTo(`${base}/class`)
+  await person.press('Ama')
+  await person.find('//h2[normalize-space(.)="A task to try"]')
+  const said = new Set<string>()
+  for (let turn = 0; turn < 6; turn++) {
+    const words = await person.text('.task-say')
+    expect(words).toMatch(/\d.*[.?]$/)
+    said.add(words)
+    await person.press('Other numbers')
+  }
+  expect(said.size).toBeGreaterThan(2)
+  // Nothing has been seen yet: neither way of deciding finds the child ready.
+  const why = await person.text('.why')
+  expect(why).toContain('No mark of an adult at this step yet. Wanted: 8 of 10 on two days.')
+  expect(why).toContain('seen on 0 days; 80 and two days are wanted')
+})

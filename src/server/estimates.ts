@@ -6,6 +6,7 @@ import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { strandOf, type StrandId } from '@/core/skills'
 import {
   clearBands,
+  densityOf,
   insertObservation,
   lockEstimate,
   observationsOf,
@@ -136,6 +137,18 @@ export function estimateByYear(strand: StrandId, yearGroup: YearGroup): Estimate
   const { density: _density, ...row } = estimateFrom(placed, []).estimate
   unseen.set(key, row)
   return row
+}
+
+/** The estimate of a child on a strand in full; null where it was never placed there. */
+export async function beliefOf(
+  scope: ClassScope,
+  pupilId: string,
+  strand: StrandId,
+): Promise<{ belief: Belief; difficulties: readonly number[] } | null> {
+  const row = await densityOf(scope, pupilId, strand)
+  if (!row) return null
+  const ability = { from: gridFrom(strand), mass: row.density }
+  return { belief: { ability, day: 0 }, difficulties: difficultiesOf(strand) }
 }
 
 /**

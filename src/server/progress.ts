@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { suggest, type Suggestion } from '@/core/evidence/moving-up'
+import { weigh } from '@/core/evidence/policies'
 import { gameOf } from '@/core/games'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { strandIds, type StrandId } from '@/core/skills'
@@ -8,6 +9,7 @@ import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
+import { beliefOf } from './estimates'
 import { stepOfVisit } from './run'
 import { NotHere, readingClass } from './use-case'
 
@@ -49,18 +51,22 @@ function suggestionsFor(
         step: place.step,
         secure: estimate.secure,
         struggling: estimate.struggling,
-        seen: own
-          .filter(({ strand }) => strand === place.strand)
-          .map(({ step, judged, schoolDay }) => ({
-            step,
-            judged,
-            day: schoolDaysBetween('2000-01-03', schoolDay),
-          })),
+        seen: judgedOn(own, place.strand),
         daysSince: newest === undefined ? null : schoolDaysBetween(newest, today),
       }),
     }
   })
 }
+
+/** A child's judgements on a strand, with school days counted from a Monday long ago. */
+const judgedOn = (seen: readonly SeenRow[], on: StrandId) =>
+  seen
+    .filter(({ strand }) => strand === on)
+    .map(({ step, judged, schoolDay }) => ({
+      step,
+      judged,
+      day: schoolDaysBetween('2000-01-03', schoolDay),
+    }))
 
 const order: Record<Suggestion['kind'], number> = { ready: 0, 'step-back': 1, 'another-look': 2, stay: 3 }
 
@@ -141,10 +147,14 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
   if (!child) throw new NotHere()
   const today = todayIn(scope.classroom.timeZone)
   const [suggestion] = suggestionsFor([child], seen, grouping, today)
+  const { strand, step } = suggestion
+  const own = seen.filter((row) => row.pupilId === pupilId)
+  const full = await beliefOf(scope, pupilId, strand)
   const group = grouping?.groups.find(({ pupils }) => pupils.includes(pupilId))
   return {
     child: { id: child.id, name: child.name },
     suggestion,
+    weighed: full && weigh(full.belief, full.difficulties, { step, seen: judgedOn(own, strand) }),
     group:
       group && grouping
         ? {
@@ -153,7 +163,8 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
             level: gameOf(grouping.gameId).levels.find(({ id }) => id === group.levelId)?.title ?? '',
           }
         : null,
-    strands: child.followed.map((id) => ({
+    // The strand that is spoken of comes first.
+    strands: [strand, ...child.followed.filter((id) => id !== strand)].map((id) => ({
       strand: id,
       estimate: child.estimates[id],
       band: toDraw(bands.filter(({ strand }) => strand === id)),

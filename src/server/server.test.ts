@@ -133,6 +133,12 @@ test('marks move the estimate, and what is stored equals a rebuild from all reco
   expect(strand).toBeGreaterThanOrEqual(0)
   const stored = after.strands[strand].estimate
   expect(stored.mean).not.toBeCloseTo(before.strands[strand].estimate.mean, 3)
+  // What the suggestion rests on: the estimate of its step, and the four judgements at it.
+  const { suggestion, weighed } = after
+  const spokenOf = after.strands.find((one) => one.strand === suggestion.strand)!.estimate
+  expect(weighed!.model.probability).toBeCloseTo(spokenOf.secure[suggestion.step], 9)
+  expect(weighed!.model.afterNotYet).toBeLessThan(weighed!.model.afterOwn)
+  expect(weighed!.count).toEqual({ ready: false, own: 2, of: 4, days: 1 })
 
   const rebuild = readingClass(classIdSchema, (scope) => rebuildEstimates(scope, placements))
   const { placements: all } = await classTable(viewer, { classId })

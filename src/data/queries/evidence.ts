@@ -87,6 +87,15 @@ export function observationsOfVisits(
     .orderBy(asc(observation.madeAt))
 }
 
+/** What is believed of a child on a strand, in full; undefined where it was never placed. */
+export function densityOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+  return db
+    .select({ day: estimate.day, density: estimate.density })
+    .from(estimate)
+    .where(and(eq(estimate.classId, classId), eq(estimate.pupilId, pupilId), eq(estimate.strand, strand)))
+    .then(([row]) => row)
+}
+
 /** The child's estimate, locked until the transaction ends, so that two devices take turns. */
 export function lockEstimate({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
   return db

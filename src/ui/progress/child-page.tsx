@@ -6,6 +6,8 @@ import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
 import { MarkSign } from '../run/station-column'
 import { dayInShort, reasonInWords } from '../words'
+import { TaskCard } from './task-card'
+import { Why } from './why'
 
 type Page = Awaited<ReturnType<typeof childPage>>
 
@@ -13,7 +15,8 @@ const judgedWords = { own: 'on their own', help: 'with help', notYet: 'not yet' 
 
 /** One child: what is believed on each strand, how it moved, and every record it rests on. */
 export function ChildPage({ classId, page }: { classId: string; page: Page }) {
-  const { child, suggestion, group, strands, records, today } = page
+  const { child, suggestion, weighed, group, strands, records, today } = page
+  const place = { strand: suggestion.strand, step: suggestion.step }
   return (
     <>
       <div className="headline">
@@ -56,24 +59,29 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
             </figure>
           ))}
         </div>
-        <section className="evidence" aria-label="Evidence">
-          <h2 className="section">What was seen</h2>
-          {records.length === 0 && (
-            <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
-          )}
-          <ul className="rows small">
-            {records.slice(0, 40).map(({ id, strand, step, judged, right, of, schoolDay }) => (
-              <li key={id}>
-                {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
-                <span className="grow">
-                  {stepOf({ strand, step }).short}: {judged ? judgedWords[judged] : `${right} of ${of} right`}
-                </span>
-                <span className="muted">{dayInShort(schoolDay)}</span>
-              </li>
-            ))}
-          </ul>
-          {records.length > 40 && <p className="muted small">and {records.length - 40} older</p>}
-        </section>
+        <div className="beside">
+          <TaskCard place={place} seed={Number.parseInt(child.id.slice(0, 6), 16)} />
+          {weighed && <Why weighed={weighed} at={stepOf(place).short} />}
+          <section className="evidence" aria-label="Evidence">
+            <h2 className="section">What was seen</h2>
+            {records.length === 0 && (
+              <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
+            )}
+            <ul className="rows small">
+              {records.slice(0, 40).map(({ id, strand, step, judged, right, of, schoolDay }) => (
+                <li key={id}>
+                  {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
+                  <span className="grow">
+                    {stepOf({ strand, step }).short}:{' '}
+                    {judged ? judgedWords[judged] : `${right} of ${of} right`}
+                  </span>
+                  <span className="muted">{dayInShort(schoolDay)}</span>
+                </li>
+              ))}
+            </ul>
+            {records.length > 40 && <p className="muted small">and {records.length - 40} older</p>}
+          </section>
+        </div>
       </div>
     </>
   )

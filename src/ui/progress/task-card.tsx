@@ -1,0 +1,42 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { seededChance } from '@/core/chance/chance'
+import { stepOf, type StepPlace } from '@/core/skills'
+import { statementsFor } from '@/core/skills/curricula'
+import { taskFor } from '@/core/skills/tasks'
+import { MarkSign } from '../run/station-column'
+
+/** A task at the step the child works on: what to say, what lies there, what each mark looks like. */
+export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
+  const [turn, setTurn] = useState(0)
+  const { say, objects } = taskFor(place, seededChance(seed + turn))
+  const { marks } = stepOf(place)
+  const served = statementsFor(place)
+  return (
+    <section className="task-card" aria-label="A task to try">
+      <h2 className="section">A task to try</h2>
+      <p className="task-say" role="status">
+        {say}
+      </p>
+      {objects.length > 0 && <p className="muted small">On the table: {objects.join(', ')}.</p>}
+      <ul className="rows small">
+        {(['own', 'help', 'notYet'] as const).map((judged) => (
+          <li key={judged}>
+            <MarkSign judged={judged} />
+            <span className="grow">{marks[judged]}</span>
+          </li>
+        ))}
+      </ul>
+      <div className="task-foot">
+        <Button variant="quiet" size="sm" onClick={() => setTurn(turn + 1)}>
+          Other numbers
+        </Button>
+        {served.length > 0 && (
+          <span className="muted small">Serves {served.map(({ code }) => code).join(' · ')}</span>
+        )}
+      </div>
+    </section>
+  )
+}
