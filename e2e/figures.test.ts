@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process'
+import { Key } from 'selenium-webdriver'
 import { few, hundredths } from '../src/ui/words'
 import { Person } from './support/browser'
 import { startServer, type TestServer } from './support/server'
@@ -131,6 +132,24 @@ test('a level that does not exist shows one that does, changed rules that make n
   const rules = JSON.stringify({ start: 5, goal: 5, source: { kind: 'dice', count: 1 } })
   await person.goTo(`${base}/games/landfall?level=to-10-die&rules=${encodeURIComponent(rules)}`)
   await person.find('//*[@role="alert"][contains(.,"The goal is the start square.")]')
+})
+
+test('a count on the shelf shows what is short and what makes up for it', async () => {
+  await person.goTo(`${base}/groups`)
+  await person.press('Save groups')
+  await person.press('To the plan')
+  await person.enter('die: how many you have', '1')
+  await person.enter('marker: how many you have', '2')
+  await person.driver.actions().sendKeys(Key.TAB).perform()
+  await person.find(
+    '//*[contains(@class,"fetch-list")]//tr[contains(@class,"short")][contains(.,"use number cards 1 to 6")]',
+  )
+  await person.driver.navigate().refresh()
+  const marker = await person.find(
+    '//tr[contains(@class,"short")][th[starts-with(normalize-space(.),"marker")]]',
+  )
+  expect(await marker.getText()).toMatch(/short: use cube or bottle cap or pebble or dried pasta/)
+  expect(await marker.getText()).toContain('mind allergies')
 })
 
 test('a child’s page offers a task with other numbers each time, and says what a suggestion rests on', async () => {

@@ -323,3 +323,16 @@ export const attendance = pgTable(
   },
   (table) => [primaryKey({ columns: [table.sessionId, table.pupilId] })],
 )
+
+/** How many there are of a thing on the class's shelf; what has no row has not been counted. */
+export const shelfCount = pgTable(
+  'shelf_count',
+  {
+    classId: uuid()
+      .notNull()
+      .references(() => classroom.id),
+    item: text().notNull(),
+    count: integer().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.classId, table.item] })],
+)

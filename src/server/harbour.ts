@@ -85,7 +85,7 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
             ]
           : [],
       ),
-      needs: view.materials,
+      needs: [...view.shelf, ...view.print],
     },
   }
 })

@@ -4,8 +4,10 @@ import { splitIntoSets } from '@/core/games/sets'
 import { inBand } from '@/core/grouping/fit-cost'
 import { cheapestLevel, groupingProblem, limitsSchema } from '@/core/grouping/problem'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
+import { againstInventory, type Inventory, type Stocked } from '@/core/planning/inventory'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { repeats, rotate } from '@/core/planning/rotation'
+import { isPrinted } from '@/core/planning/shelf'
 import { timetable, type SlotTime } from '@/core/planning/timetable'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import {
@@ -15,6 +17,7 @@ import {
   type StationMode,
   type StoredSession,
 } from '@/data/queries/sessions'
+import { inventoryOf, saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
@@ -81,7 +84,10 @@ export interface PlanView {
   }[]
   visits: PlannedVisit[]
   conflicts: Conflict[]
-  materials: Need[]
+  /** Things to fetch for all stations at once, beside what was counted. */
+  shelf: Stocked[]
+  /** Pages to print for all stations at once. */
+  print: Need[]
 }
 
 const likelyEnough = 0.8
@@ -90,7 +96,12 @@ const likelyEnough = 0.8
 const playedHere = 1000
 
 /** Works a plan out: who is where, at which level, in which sets, with what. Writes nothing. */
-function workOut(plan: Plan, grouping: StoredGrouping, children: readonly Child[]): PlanView {
+function workOut(
+  plan: Plan,
+  grouping: StoredGrouping,
+  children: readonly Child[],
+  inventory: Inventory = {},
+): PlanView {
   const byId = new Map(children.map((child) => [child.id, child]))
   const groups = grouping.groups.map(({ pennant, pupils }) => ({
     pennant,
@@ -156,7 +167,11 @@ function workOut(plan: Plan, grouping: StoredGrouping, children: readonly Child[
     }),
     visits,
     conflicts: conflictsOf(plan, visits, places),
-    materials: materials.all,
+    shelf: againstInventory(
+      materials.all.filter(({ item }) => !isPrinted(item)),
+      inventory,
+    ),
+    print: materials.all.filter(({ item }) => isPrinted(item)),
   }
 }
 
@@ -251,7 +266,11 @@ export const planPage = readingClass(
   classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
-    const [session, children] = await Promise.all([nextSession(scope), childrenOf(scope)])
+    const [session, children, inventory] = await Promise.all([
+      nextSession(scope),
+      childrenOf(scope),
+      inventoryOf(scope),
+    ])
     const grouping = await groupingOf(scope, session?.groupingId)
     if (!grouping) return { view: null, session: null, today, games: [], added: false }
     const stored = session ? planOf(session) : firstPlan(today, grouping.groups.length)
@@ -263,7 +282,7 @@ export const planPage = readingClass(
       ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own' }], chosen: {} }
       : stored
     return {
-      view: workOut(plan, grouping, children),
+      view: workOut(plan, grouping, children, inventory),
       session: session && { id: session.id, state: session.state },
       today,
       games: planGames(),
@@ -279,7 +298,26 @@ export const previewPlan = readingClass(
   classIdSchema.extend({ plan: planSchema }),
   async (scope, { plan }) => {
     const grouping = await standingGrouping(scope)
-    return workOut(plan, grouping, await childrenOf(scope))
+    const [children, inventory] = await Promise.all([childrenOf(scope), inventoryOf(scope)])
+    return workOut(plan, grouping, children, inventory)
+  },
+)
+
+/** Keeps how many there are of a thing on the shelf. */
+export const countOnShelf = changingClass(
+  classIdSchema.extend({
+    item: z.string().trim().min(1).max(100),
+    /** Null: not counted any more. */
+    count: z
+      .number('Give a whole number.')
+      .int('Give a whole number.')
+      .min(0, 'There can’t be fewer than none.')
+      .max(10_000, 'That is more than a shelf holds.')
+      .nullable(),
+  }),
+  async (scope, { item, count }) => {
+    await saveCount(scope, item, count)
+    return { item, count }
   },
 )
 

@@ -9,7 +9,7 @@ import { addChildren, classTable, createClass, place, saveLinks } from './classe
 import { gamePage, gamesPage } from './games'
 import { groupsPage, proposeGroups, saveGroups, suggestMoves } from './groups'
 import { harbourPage } from './harbour'
-import { planPage, previewPlan, savePlan } from './plan'
+import { countOnShelf, planPage, previewPlan, savePlan } from './plan'
 import { childPage, progressPage } from './progress'
 import { markAbsent, recordMark, runPage, tapClock } from './run'
 import { NotHere, readingClass, Refused } from './use-case'
@@ -186,6 +186,32 @@ test('two devices marking one child at once: both records stay and both count', 
   expect(Math.max(...strands.map(({ estimate }) => estimate.observations))).toBe(8)
 })
 
+test('what was counted on the shelf stands beside what the plan needs', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const dice = async () => {
+    const { view } = await planPage(viewer, { classId })
+    return view!.shelf.find(({ item }) => item === 'die')!
+  }
+  const { count, have, short } = await dice()
+  expect({ have, short }).toEqual({ have: null, short: 0 })
+  await countOnShelf(viewer, { classId, item: 'die', count: count - 1 })
+  await countOnShelf(viewer, { classId, item: 'number cards 1 to 6', count: 3 })
+  expect(await dice()).toMatchObject({
+    have: count - 1,
+    short: 1,
+    instead: [{ item: 'number cards 1 to 6', count: 1 }],
+  })
+  await countOnShelf(viewer, { classId, item: 'die', count: null })
+  expect(await dice()).toMatchObject({ have: null, short: 0 })
+  await expect(countOnShelf(viewer, { classId, item: 'die', count: -2 })).rejects.toThrow('fewer than none')
+  // What another class has is its own.
+  const other = await newClass()
+  await grouped(other)
+  const { view } = await planPage(viewer, { classId: other })
+  expect(view!.shelf.every((need) => need.have === null)).toBe(true)
+})
+
 test('a plan gives every group a station in every slot, and names what it can’t keep', async () => {
   const classId = await newClass()
   await grouped(classId)
@@ -316,6 +342,7 @@ test('a stranger learns nothing of a class and changes nothing in it', async () 
     () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
     () => suggestMoves(stranger, { classId }),
     () => planPage(stranger, { classId }),
+    () => countOnShelf(stranger, { classId, item: 'die', count: 3 }),
     () => savePlan(stranger, { classId, sessionId: crypto.randomUUID(), plan: view!.plan }),
     () => runPage(stranger, { classId }),
     () => tapClock(stranger, { classId, sessionId, tap: 'next', slot: 0 }),

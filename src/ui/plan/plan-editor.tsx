@@ -2,11 +2,11 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Action } from '@/server/answer'
-import type { Plan, PlanView, previewPlan, savePlan } from '@/server/plan'
+import type { countOnShelf, Plan, PlanView, previewPlan, savePlan } from '@/server/plan'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { capital, dayInWords, many } from '../words'
@@ -23,20 +23,34 @@ interface Props {
   added: boolean
   preview: Action<typeof previewPlan>
   save: Action<typeof savePlan>
+  count: Action<typeof countOnShelf>
 }
 
 /** One session: who is where when, at which level, with what. */
-export function PlanEditor({ classId, view: first, session, today, games, added, preview, save }: Props) {
+export function PlanEditor({
+  classId,
+  view: first,
+  session,
+  today,
+  games,
+  added,
+  preview,
+  save,
+  count,
+}: Props) {
   const router = useRouter()
   const [view, setView] = useState(first)
   const [changed, setChanged] = useState(session === null || added)
   const { problems, busy, save: run } = useSaving()
   const { plan } = view
+  // An answer that comes late is about the plan as it is by then.
+  const latest = useRef(plan)
 
   function change(part: Partial<Plan>) {
     // Levels chosen by hand belong to a group's station in a slot: other stations, other levels.
     const chosen = part.stations || part.slots ? {} : plan.chosen
     const next = { ...plan, chosen, ...part }
+    latest.current = next
     setView({ ...view, plan: next })
     setChanged(true)
     run(() => preview({ classId, plan: next }), setView)
@@ -138,7 +152,17 @@ export function PlanEditor({ classId, view: first, session, today, games, added,
           view={view}
           onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })}
         />
-        <Stations view={view} games={games} onChange={(stations) => change({ stations })} />
+        <Stations
+          view={view}
+          games={games}
+          onChange={(stations) => change({ stations })}
+          onCount={(item, number) =>
+            run(
+              () => count({ classId, item, count: number }),
+              () => run(() => preview({ classId, plan: latest.current }), setView),
+            )
+          }
+        />
       </div>
     </>
   )

@@ -4,16 +4,19 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Plan, PlanView } from '@/server/plan'
 import { modeInWords } from '../words'
+import { FetchList } from './fetch-list'
 
 /** The stations with what is to be laid out at each, and the materials in all. */
 export function Stations({
   view,
   games,
   onChange,
+  onCount,
 }: {
   view: PlanView
   games: { id: string; title: string }[]
   onChange: (stations: Plan['stations']) => void
+  onCount: (item: string, count: number | null) => void
 }) {
   const { stations } = view.plan
   const cautions = [...new Set(view.stations.flatMap((station) => station.cautions))]
@@ -77,11 +80,7 @@ export function Stations({
       >
         Add a station
       </Button>
-      <h2 className="section">To lay out in all</h2>
-      <p className="small">
-        {view.materials.map(({ count, item }) => `${count} × ${item}`).join(', ')}
-        <span className="muted"> · one in ten loose pieces is spare</span>
-      </p>
+      <FetchList view={view} onCount={onCount} />
       {cautions.map((caution) => (
         <p key={caution} className="caution">
           {caution} Follow your school’s own risk assessment.

@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { planPage } from '@/server/plan'
 import { currentViewer } from '@/server/viewer'
 import { PlanEditor } from '@/ui/plan/plan-editor'
-import { previewAction, savePlanAction } from './actions'
+import { countOnShelfAction, previewAction, savePlanAction } from './actions'
 
 export const metadata: Metadata = { title: 'Plan' }
 
@@ -37,6 +37,7 @@ export default async function Plan({ params, searchParams }: Props) {
       added={page.added}
       preview={previewAction}
       save={savePlanAction}
+      count={countOnShelfAction}
     />
   )
 }
