@@ -24,7 +24,7 @@ module.exports = {
     {
       name: 'core-uses-only-small-pure-packages',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$|/testing/' },
       to: { path: 'node_modules/', pathNot: 'node_modules/(zod|pure-rand|papaparse|@types/papaparse)/' },
     },
     {

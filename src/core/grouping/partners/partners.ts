@@ -62,7 +62,7 @@ export function partnerRounds({ children, size, rounds, met, seed, tries }: Part
 }
 
 /** Σ over pairs of max(0, meetings − 1). */
-export function repeatsOf(rounds: Rounds, children: number, before?: Float64Array): number {
+function repeatsOf(rounds: Rounds, children: number, before?: Float64Array): number {
   const meetings = before ? before.slice() : new Float64Array(children * children)
   for (const groups of rounds)
     for (const group of groups)

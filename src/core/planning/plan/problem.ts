@@ -4,8 +4,7 @@ import { splitIntoSets } from '../../games/sets'
 import { fitCost, type Band } from '../../grouping/fit-cost'
 import { ownBand } from '../../evidence/fit'
 
-export const stationModes = ['adult-led', 'adult-near', 'own', 'digital'] as const
-export type StationMode = (typeof stationModes)[number]
+const stationModes = ['adult-led', 'adult-near', 'own', 'digital'] as const
 
 /** Success alone that fits with an adult at hand: harder work than a group can do on its own. */
 const adultBand: Band = [0.5, 0.8]
@@ -108,7 +107,7 @@ export const planInputSchema = z
 export type PlanInput = z.output<typeof planInputSchema>
 
 /** An offer with what the rules ask about it. */
-export interface Offer {
+interface Offer {
   station: number
   game: string
   level: string

@@ -18,7 +18,7 @@ export type SoftRule =
   | 'variety'
 
 /** What each breach of a soft rule costs. Common practice, no source. */
-export const softCosts = {
+const softCosts = {
   /** A group that is nowhere in a slot. */
   unplaced: 60,
   stationAgain: 3,
