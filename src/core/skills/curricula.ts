@@ -1,7 +1,7 @@
 import { strands, type StepPlace } from './index'
 
 /** Published curricula that steps are held against. */
-const documents = {
+export const documents = {
   ccss: 'Common Core State Standards for Mathematics (2010)',
   england: 'National Curriculum in England, mathematics programmes of study (2013)',
   elg: 'Early Years Foundation Stage early learning goals (2021)',

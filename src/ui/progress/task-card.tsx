@@ -4,7 +4,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { seededChance } from '@/core/chance/chance'
 import { stepOf, type StepPlace } from '@/core/skills'
-import { statementsFor } from '@/core/skills/curricula'
+import { documents, statementsFor } from '@/core/skills/curricula'
 import { taskFor } from '@/core/skills/tasks'
 import { MarkSign } from '../run/station-column'
 
@@ -34,7 +34,14 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
           Other numbers
         </Button>
         {served.length > 0 && (
-          <span className="muted small">Serves {served.map(({ code }) => code).join(' · ')}</span>
+          <span className="muted small serves">
+            Serves{' '}
+            {served.map(({ document, code, asks }) => (
+              <span key={code} title={`${documents[document]}: ${asks}`}>
+                {code}
+              </span>
+            ))}
+          </span>
         )}
       </div>
     </section>
