@@ -5,11 +5,14 @@ import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
 import { probe, probeInputSchema } from '@/core/evidence/quick-check'
 import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
+import { mixGroups } from '@/core/grouping/mixed'
 import { partnerRounds, partnersInputSchema } from '@/core/grouping/partners/partners'
 import { ContradictoryLimits } from '@/core/grouping/units'
 import { makePlan } from '@/core/planning/plan/plan'
 import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
+
+const groupModeSchema = z.object({ mode: z.enum(['similar', 'mixed']).default('similar') })
 
 /** What each verb answers. A verb throws a ZodError for bad input, anything else for a fault of ours. */
 export const verbs: Record<string, (input: unknown) => unknown> = {
@@ -42,8 +45,19 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
   probe: (input) => probe(probeInputSchema.parse(input)),
 
   group: (input) => {
-    const parsed = groupInputSchema.parse(input)
+    const parsed = z.intersection(groupInputSchema, groupModeSchema).parse(input)
     const problem = problemOf(parsed)
+    if (parsed.mode === 'mixed') {
+      const abilities = parsed.children.map(({ ability }) => ability)
+      const { groups, between } = asInputProblem('groups', () => mixGroups(problem, abilities))
+      return {
+        groups: groups.map(({ children, levels }) => ({
+          children: children.map((child) => problem.children[child]),
+          levels: levels.map((level) => problem.levels[level]),
+        })),
+        between,
+      }
+    }
     const made = asInputProblem('groups', () => makeGroups(problem))
     const id = (child: number) => problem.children[child]
     return {
