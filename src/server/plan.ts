@@ -23,6 +23,7 @@ import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
 import { analysisOf, successAt } from './figures'
+import { ruleConflicts, type RuleConflict } from './plan-rules'
 import { changingClass, readingClass, Refused } from './use-case'
 
 const stationModes = ['adult-led', 'adult-near', 'own'] as const
@@ -69,6 +70,7 @@ export type Conflict =
   | { kind: 'again'; slot: number; group: number }
   | { kind: 'too-long'; slot: number; group: number; finishInSlot: number }
   | { kind: 'too-few'; slot: number; group: number; least: number }
+  | RuleConflict
 
 export interface PlanView {
   plan: Plan
@@ -166,7 +168,7 @@ function workOut(
       }
     }),
     visits,
-    conflicts: conflictsOf(plan, visits, places),
+    conflicts: [...conflictsOf(plan, visits, places), ...ruleConflicts(plan, visits, inventory)],
     shelf: againstInventory(
       materials.all.filter(({ item }) => !isPrinted(item)),
       inventory,

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { sql } from 'drizzle-orm'
 import { openServerDatabase, serverDatabase } from '@/data/connection'
 import { pupilsOf } from '@/data/queries/pupils'
+import { games } from '@/core/games'
 import { groupNames } from '@/core/grouping/pennants'
 import { addChildren, classTable, createClass, place, saveLinks } from './classes'
 import { gamePage, gamesPage } from './games'
@@ -184,6 +185,33 @@ test('two devices marking one child at once: both records stay and both count', 
   const { records, strands } = await childPage(viewer, { classId, pupilId })
   expect(records).toHaveLength(8)
   expect(Math.max(...strands.map(({ estimate }) => estimate.observations))).toBe(8)
+})
+
+test('rules of the room show on the cells: an adult where a game needs one, one floor, and the shelf', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const kinds = async (stations: { gameId: string; mode: 'own' | 'adult-led' }[]) => {
+    const { conflicts } = await previewPlan(viewer, {
+      classId,
+      plan: { ...view!.plan, stations, slots: 1, chosen: {} },
+    })
+    return new Set(conflicts.map(({ kind }) => kind))
+  }
+  const needsAdult = games.find(({ room }) => room.adult)!.id
+  expect(await kinds([{ gameId: needsAdult, mode: 'own' }])).toContain('adult')
+  expect(await kinds([{ gameId: needsAdult, mode: 'adult-led' }])).not.toContain('adult')
+  const [one, two] = games.filter(({ room }) => room.floor === 3).map(({ id }) => id)
+  expect(
+    await kinds([
+      { gameId: one, mode: 'adult-led' },
+      { gameId: two ?? one, mode: 'adult-led' },
+    ]),
+  ).toContain('floor')
+  const landfall = [{ gameId: 'landfall', mode: 'own' as const }]
+  expect(await kinds(landfall)).not.toContain('materials')
+  await countOnShelf(viewer, { classId, item: 'marker', count: 1 })
+  expect(await kinds(landfall)).toContain('materials')
 })
 
 test('what was counted on the shelf stands beside what the plan needs', async () => {

@@ -96,5 +96,13 @@ function conflictInWords(conflict: Conflict): string {
       return `Ends in the slot ${hundredths(conflict.finishInSlot)} times in 100.`
     case 'too-few':
       return `Needs at least ${many(conflict.least, 'child', 'children')}.`
+    case 'adult':
+      return 'This game needs an adult there.'
+    case 'floor':
+      return 'Another game needs the floor as well.'
+    case 'noise':
+      return 'With the others too loud for one room.'
+    case 'materials':
+      return 'With the others more than your shelf holds.'
   }
 }
