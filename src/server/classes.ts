@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
 import { readChildren, readTable } from '@/core/formats/class-list'
-import { placedStrands, strandIds, strandOf } from '@/core/skills'
+import { placedStrands, strandIds, strandOf, strandSets, type StrandId } from '@/core/skills'
 import { serverDatabase } from '@/data/connection'
 import { classesOf, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
@@ -16,7 +16,7 @@ import {
 } from '@/data/queries/pupils'
 import { enterClass, type ClassScope } from '@/data/scope'
 import { todayIn } from './clock'
-import { rebuildEstimates } from './estimates'
+import { estimateByYear, rebuildEstimates } from './estimates'
 import { changingClass, NotHere, readingClass, Refused, type UseCase } from './use-case'
 import { theTeacher } from './viewer'
 
@@ -179,15 +179,25 @@ export interface ClassRow {
   id: string
   name: string
   yearGroup: YearGroup
-  cells: Record<(typeof placedStrands)[number], StrandCell>
+  /** One for each strand of the set that is shown. */
+  cells: Partial<Record<StrandId, StrandCell>>
   /** Newest day with evidence; null: nothing seen yet. */
   lastSeen: string | null
 }
 
 export const classIdSchema = z.object({ classId: z.uuid() })
 
-/** The class table: every child with the working step of each strand. */
-export const classTable = readingClass(classIdSchema, async (scope) => {
+const tableSchema = classIdSchema.extend({
+  /** Which strands stand side by side. */
+  set: z
+    .enum(strandSets.map(({ id }) => id))
+    .default('numbers')
+    .catch('numbers'),
+})
+
+/** The class table: every child with the working step of some strands; where nothing is known, the year group's usual step. */
+export const classTable = readingClass(tableSchema, async (scope, { set }) => {
+  const shown: readonly StrandId[] = strandSets.find(({ id }) => id === set)!.strands
   const [pupils, estimates, links, placements] = await Promise.all([
     pupilsOf(scope),
     estimatesOf(scope),
@@ -201,12 +211,19 @@ export const classTable = readingClass(classIdSchema, async (scope) => {
       id,
       name: displayName({ name, initial }),
       yearGroup,
-      cells: Object.fromEntries(own.map((row) => [row.strand, row])) as unknown as ClassRow['cells'],
+      cells: Object.fromEntries(
+        shown.map((strand) => [
+          strand,
+          own.find((row) => row.strand === strand) ?? estimateByYear(strand, yearGroup),
+        ]),
+      ),
       lastSeen: seen.sort().at(-1) ?? null,
     }
   })
   return {
     classroom: scope.classroom,
+    set,
+    strands: shown,
     rows,
     links: links.map(({ kind, pupilA, pupilB }) => ({ kind, pupilA, pupilB })),
     placements: placements.map(({ pupilId, strand, step, sureness }) => ({

@@ -31,6 +31,17 @@ export const strands: readonly Strand[] = [
 /** The strands a class is placed on when it is made; the others begin with the year group's usual step. */
 export const placedStrands = ['add', 'how-many', 'numerals'] as const satisfies readonly StrandId[]
 
+/** Strands that are looked at side by side; every strand is in one of the sets. */
+export const strandSets = [
+  { id: 'numbers', title: 'Adding, how many, numerals', strands: placedStrands },
+  { id: 'counting', title: 'Counting and order', strands: ['count', 'count-back', 'order'] },
+  { id: 'tens', title: 'Tens and fives', strands: ['place', 'skip-tens', 'skip-fives'] },
+  { id: 'steps', title: 'Steps and facts', strands: ['skip-twos', 'skip-more', 'facts'] },
+  { id: 'beside', title: 'Time and pattern', strands: ['time', 'pattern'] },
+] as const satisfies readonly { id: string; title: string; strands: readonly StrandId[] }[]
+
+export type StrandSetId = (typeof strandSets)[number]['id']
+
 export function strandOf(id: StrandId): Strand {
   return strands.find((strand) => strand.id === id)!
 }

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { schoolDaysBetween } from '@/core/planning/calendar'
-import { placedStrands, stepOf, strandOf } from '@/core/skills'
+import { stepOf, strandOf, strandSets, type StrandId, type StrandSetId } from '@/core/skills'
 import type { Action } from '@/server/answer'
 import type { addChildren, ClassRow, place, saveLinks } from '@/server/classes'
 import { Ladder } from '../charts/ladder'
@@ -15,6 +15,8 @@ import { PlaceSheet, type Placed } from './place-sheet'
 
 interface Props {
   classId: string
+  set: StrandSetId
+  strands: readonly StrandId[]
   rows: ClassRow[]
   links: PupilLink[]
   placements: Placed[]
@@ -28,7 +30,8 @@ interface Props {
 const notSeenFor = 10
 
 /** The class at a glance: one line a child, the working step of each strand. */
-export function ClassPage({ classId, rows, links, placements, today, place, addChildren, saveLinks }: Props) {
+export function ClassPage(props: Props) {
+  const { classId, set, strands, rows, links, placements, today, place, addChildren, saveLinks } = props
   const [placing, setPlacing] = useState<ClassRow | null>(null)
   const [sheet, setSheet] = useState<'add' | 'links' | null>(null)
   const since = (row: ClassRow) => (row.lastSeen === null ? null : schoolDaysBetween(row.lastSeen, today))
@@ -61,11 +64,25 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
         )}
       </div>
       {rows.length > 0 && (
+        <nav className="strand-sets" aria-label="Strands shown">
+          {strandSets.map(({ id, title }) => (
+            <Link
+              key={id}
+              href={id === 'numbers' ? `/c/${classId}/class` : `/c/${classId}/class?strands=${id}`}
+              aria-current={id === set ? 'true' : undefined}
+              scroll={false}
+            >
+              {title}
+            </Link>
+          ))}
+        </nav>
+      )}
+      {rows.length > 0 && (
         <table className="class-table">
           <thead>
             <tr>
               <th scope="col">Name</th>
-              {placedStrands.map((id) => (
+              {strands.map((id) => (
                 <th key={id} scope="col">
                   {strandOf(id).title}
                 </th>
@@ -81,11 +98,11 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
                     {row.name}
                   </Link>
                 </th>
-                {placedStrands.map((id) => (
+                {strands.map((id) => (
                   <td key={id}>
                     <StrandCell
                       strand={id}
-                      cell={row.cells[id]}
+                      cell={row.cells[id]!}
                       name={row.name}
                       onPlace={() => setPlacing(row)}
                     />
@@ -101,6 +118,7 @@ export function ClassPage({ classId, rows, links, placements, today, place, addC
         <PlaceSheet
           key={placing.id}
           row={placing}
+          strands={strands}
           placements={placements.filter(({ pupilId }) => pupilId === placing.id)}
           onSave={(changed) => place({ classId, placements: changed })}
           onClose={() => setPlacing(null)}
@@ -131,8 +149,8 @@ function StrandCell({
   name,
   onPlace,
 }: {
-  strand: keyof ClassRow['cells']
-  cell: ClassRow['cells'][keyof ClassRow['cells']]
+  strand: StrandId
+  cell: NonNullable<ClassRow['cells'][StrandId]>
   name: string
   onPlace: () => void
 }) {

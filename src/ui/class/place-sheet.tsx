@@ -3,8 +3,8 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Sureness } from '@/core/evidence/prior'
-import { placedStrands, strandOf, type StrandId } from '@/core/skills'
+import { placementByYear, type Sureness } from '@/core/evidence/prior'
+import { strandOf, type StrandId } from '@/core/skills'
 import type { Answer } from '@/server/answer'
 import type { ClassRow } from '@/server/classes'
 import { Problems } from '../problems'
@@ -23,20 +23,32 @@ const surenessWords: Record<Sureness, string> = { about: 'about here', sure: 'su
 /** Where the teacher would place a child on each strand before much has been seen. */
 export function PlaceSheet({
   row,
+  strands,
   placements,
   onSave,
   onClose,
 }: {
   row: ClassRow
+  strands: readonly StrandId[]
   placements: Placed[]
   onSave: (changed: Placed[]) => Promise<Answer<void>>
   onClose: () => void
 }) {
-  const [edited, setEdited] = useState(placements)
+  const [edited, setEdited] = useState(() =>
+    strands.map(
+      (strand): Placed =>
+        placements.find((placed) => placed.strand === strand) ?? {
+          pupilId: row.id,
+          strand,
+          ...placementByYear(strand, row.yearGroup),
+        },
+    ),
+  )
   const { problems, busy, save } = useSaving()
   const changed = edited.filter((now) => {
-    const before = placements.find(({ strand }) => strand === now.strand)
-    return before?.step !== now.step || before?.sureness !== now.sureness
+    const before =
+      placements.find(({ strand }) => strand === now.strand) ?? placementByYear(now.strand, row.yearGroup)
+    return before.step !== now.step || before.sureness !== now.sureness
   })
   const change = (strand: string, part: Partial<Placed>) =>
     setEdited(edited.map((placed) => (placed.strand === strand ? { ...placed, ...part } : placed)))
@@ -45,10 +57,9 @@ export function PlaceSheet({
     <SideSheet title={`Where does ${row.name} work?`} onClose={onClose}>
       <p className="muted small">What was seen since counts on top of this; it is never lost.</p>
       <Problems problems={problems} />
-      {placedStrands.map((id) => {
+      {edited.map((placed) => {
+        const id = placed.strand
         const { title, steps } = strandOf(id)
-        const placed = edited.find(({ strand }) => strand === id)
-        if (!placed) return null
         return (
           <fieldset key={id} className="place-strand">
             <legend>{title}</legend>

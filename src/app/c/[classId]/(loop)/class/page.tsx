@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import type { StrandSetId } from '@/core/skills'
 import { currentViewer } from '@/server/viewer'
 import { classTable } from '@/server/classes'
 import { ClassPage } from '@/ui/class/class-page'
@@ -6,9 +7,15 @@ import { addChildrenAction, linksAction, placeAction } from './actions'
 
 export const metadata: Metadata = { title: 'Class' }
 
-export default async function Class({ params }: { params: Promise<{ classId: string }> }) {
+interface Props {
+  params: Promise<{ classId: string }>
+  searchParams: Promise<{ strands?: string }>
+}
+
+export default async function Class({ params, searchParams }: Props) {
   const { classId } = await params
-  const table = await classTable(currentViewer(), { classId })
+  const { strands } = await searchParams
+  const table = await classTable(currentViewer(), { classId, set: strands as StrandSetId | undefined })
   return (
     <ClassPage
       classId={classId}
