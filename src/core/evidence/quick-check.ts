@@ -106,14 +106,13 @@ export function nextTask(
 ): Task {
   const all = lawsOf(ability, difficulties)
   const easiest = difficulties.reduce((best, b, step) => (b < difficulties[best] ? step : best), 0)
-  let best: Task | null = null
-  difficulties.forEach((difficulty, step) => {
-    const ruledOut = afterHard !== null && afterHard >= hardInARow && isHard(ability, difficulty)
-    if (ruledOut && step !== easiest) return
+  let best: Task = { step: easiest, expectedSd: Math.sqrt(expectedVariance(ability, all[easiest])) }
+  for (const [step, difficulty] of difficulties.entries()) {
+    if (afterHard !== null && afterHard >= hardInARow && isHard(ability, difficulty)) continue
     const expectedSd = Math.sqrt(expectedVariance(ability, all[step]))
-    if (!best || expectedSd < best.expectedSd - 1e-12) best = { step, expectedSd }
-  })
-  return best!
+    if (expectedSd < best.expectedSd - 1e-12) best = { step, expectedSd }
+  }
+  return best
 }
 
 /** One strand of a quick check under way. */
@@ -164,14 +163,17 @@ export function nextOfStrands(
   maxQuestions = 8,
 ): { strand: number; task: Task } | null {
   if (secondsLeft < taskSeconds) return null
-  let best: { strand: number; task: Task; gain: number } | null = null
-  strands.forEach(({ check, difficulties }, strand) => {
-    if (whyStop(check, difficulties, maxQuestions)) return
+  let best: { strand: number; task: Task } | null = null
+  let most = -Infinity
+  for (const [strand, { check, difficulties }] of strands.entries()) {
+    if (whyStop(check, difficulties, maxQuestions)) continue
     const task = nextTask(check.belief.ability, difficulties, check.hard)
     const gain = abilitySd(check.belief.ability) ** 2 - task.expectedSd ** 2
-    if (!best || gain > best.gain) best = { strand, task, gain }
-  })
-  return best && { strand: (best as { strand: number }).strand, task: (best as { task: Task }).task }
+    if (gain <= most) continue
+    most = gain
+    best = { strand, task }
+  }
+  return best
 }
 
 export const probeInputSchema = z.intersection(

@@ -105,8 +105,11 @@ function moveOn(problem: PlanProblem, visits: Visits) {
   const stations = input.stations.length
   for (let time = 0; time < input.sessions * input.slots; time++)
     for (let g = 0; g < n; g++) {
-      const turn = (offer: number) =>
-        (offers[offer].station - g - time + 2 * stations * n * (time + 1)) % stations
+      // Stations from the one that is next for the group on.
+      const turn = (offer: number) => {
+        const ahead = (offers[offer].station - g - time) % stations
+        return ahead < 0 ? ahead + stations : ahead
+      }
       const inTurn = [...open[time][g]].sort(
         (a, b) => turn(a) - turn(b) || offers[a].cost[g] - offers[b].cost[g],
       )
