@@ -102,7 +102,8 @@ function workOut(
   plan: Plan,
   grouping: StoredGrouping,
   children: readonly Child[],
-  inventory: Inventory = {},
+  /** Null: a plan that is only run or looked at, whose rules nobody asks about. */
+  inventory: Inventory | null = null,
 ): PlanView {
   const byId = new Map(children.map((child) => [child.id, child]))
   const groups = grouping.groups.map(({ pennant, pupils }) => ({
@@ -168,10 +169,13 @@ function workOut(
       }
     }),
     visits,
-    conflicts: [...conflictsOf(plan, visits, places), ...ruleConflicts(plan, visits, inventory)],
+    conflicts: [
+      ...conflictsOf(plan, visits, places),
+      ...(inventory ? ruleConflicts(plan, visits, inventory) : []),
+    ],
     shelf: againstInventory(
       materials.all.filter(({ item }) => !isPrinted(item)),
-      inventory,
+      inventory ?? {},
     ),
     print: materials.all.filter(({ item }) => isPrinted(item)),
   }
