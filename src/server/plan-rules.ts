@@ -26,7 +26,7 @@ interface RuledVisit {
 }
 
 /** Children a station takes in a plan made by hand: as many as come. */
-const asManyAsCome = 40
+const asManyAsCome = 60
 
 /** What of a plan breaks the rules for all stations at once: floor, noise, materials, an adult where a game needs one. */
 export function ruleConflicts(

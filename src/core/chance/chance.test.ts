@@ -54,7 +54,7 @@ test('numbers in any order: 21 rolls of two dice, 56 of three, with their ways o
   }
   const three = enumerate((chance) => inAnyOrder(chance, 3, 1, 6))
   expect(three).toHaveLength(56)
-  // Ten ways make 12 with 6 + 5 + 1 and the like: 25 of 216 in all (Galileo, Sopra le scoperte dei dadi).
+  // Six combinations make 12, 6 + 5 + 1 and the like: 25 of 216 rolls (Galileo, Sopra le scoperte dei dadi; from memory).
   const twelve = three.filter(({ result }) => result.reduce((sum, face) => sum + face, 0) === 12)
   expect(twelve.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(25 / 216, 12)
   expect(enumerate((chance) => [inAnyOrder(chance, 0, 1, 6), chance.int(1, 2)])).toHaveLength(2)

@@ -282,7 +282,7 @@ function scriptOf(id: string, item: PracticeItem): string {
     case 'see':
       return `Show ${item.answer} for a moment. How many did you see? How do you know?`
     case 'numeral':
-      return `Show ${item.answer}, then say another. Which number is this? Can you write it?`
+      return `Show the card with ${item.answer}: which number is this? Turn it over: can you write it?`
     case 'say':
       return item.answer >= item.from
         ? `Count on from ${item.from}. Stop the child after ${item.answer}.`

@@ -15,7 +15,7 @@ const index = z.number().int().min(0)
 
 const groupSchema = z.object({
   id,
-  children: z.number().int().min(1).max(40),
+  children: z.number().int().min(1).max(60),
   /** Share of the latest judgements that were "not yet": these groups meet the teacher first. */
   notYet: share.default(0),
   /** Games the group was shown and has played near an adult. */
@@ -28,7 +28,7 @@ const stationSchema = z.object({
   id,
   mode: z.enum(stationModes),
   /** Children who can be there at once. */
-  places: z.number().int().min(1).max(40),
+  places: z.number().int().min(1).max(60),
 })
 
 const offerSchema = z.object({
