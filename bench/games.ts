@@ -104,32 +104,48 @@ function playedWithoutSink(game: AnyGame, params: unknown, goes: number, chance:
   for (let go = 0; go < goes; go++) state = state.ended ? start : playGo(game, state, 'novice', chance)
 }
 
+/** A game of the families above, ready to be played against a loop that draws as many random numbers. */
+function racer(member: string) {
+  const [id, level] = member.split(' ')
+  const game = gameOf(id)
+  const { params } = game.levels.find((one) => one.id === level)!
+  const goes = 20_000
+  let draws = 0
+  const inner = seededChance(1)
+  const counting: Chance = { int: (low, high) => (draws++, inner.int(low, high)) }
+  playedWithoutSink(game, params, goes, counting)
+  const chance = seededChance(1)
+  const plan = simulationOf(analyseInputSchema.parse({ game: id, level, games: 500, choice: 'novice' }))
+  return {
+    name: member,
+    drawsAGo: draws / goes,
+    silent: () => playedWithoutSink(game, params, goes, chance),
+    bare() {
+      for (let draw = 0; draw < draws; draw++) chance.int(1, 6)
+    },
+    heard: () => void simulateAll(plan),
+    /** Goes without a sink to one with. */
+    scale: goes / (500 * simulateAll(plan).expected.goes),
+  }
+}
+
 export function simulationSpeed() {
   say()
-  say('simulated goes ÷ a bare loop that draws as many random numbers')
-  say('(no sink, goal ≤ 30; in brackets with events, clock and items)')
-  for (const [family, members] of Object.entries(families))
-    for (const member of members) {
-      const [id, level] = member.split(' ')
-      const game = gameOf(id)
-      const { params } = game.levels.find((one) => one.id === level)!
-      const goes = 20_000
-      let draws = 0
-      const inner = seededChance(1)
-      const counting: Chance = { int: (low, high) => (draws++, inner.int(low, high)) }
-      playedWithoutSink(game, params, goes, counting)
-      const chance = seededChance(1)
-      const bare = () => {
-        for (let draw = 0; draw < draws; draw++) chance.int(1, 6)
-      }
-      const silent = ratio(() => playedWithoutSink(game, params, goes, chance), bare)
-      const plan = simulationOf(analyseInputSchema.parse({ game: id, level, games: 500, choice: 'novice' }))
-      const heardGoes = 500 * simulateAll(plan).expected.goes
-      const heard = (ratio(() => simulateAll(plan), bare, 3) * goes) / heardGoes
-      say(
-        `  ${family.padEnd(18)} ${member.padEnd(26)} ${silent.toFixed(0).padStart(4)}   (${heard.toFixed(0)})   ${(draws / goes).toFixed(1)} draws a go`,
-      )
+  say('simulated goes of each family ÷ a bare loop that draws as many random numbers, no sink (goal ≤ 30);')
+  say('below it its games, in brackets with events, clock and items')
+  for (const [family, members] of Object.entries(families)) {
+    const racers = members.map(racer)
+    const all = ratio(
+      () => racers.forEach(({ silent }) => silent()),
+      () => racers.forEach(({ bare }) => bare()),
+    )
+    say(`  ${family.padEnd(30)} ${all.toFixed(0).padStart(4)}`)
+    for (const { name, drawsAGo, silent, bare, heard, scale } of racers) {
+      const own = ratio(silent, bare).toFixed(0).padStart(4)
+      const withSink = (ratio(heard, bare, 3) * scale).toFixed(0)
+      say(`    ${name.padEnd(28)} ${own}   (${withSink})   ${drawsAGo.toFixed(1)} draws a go`)
     }
+  }
 }
 
 export function wholeCatalogue() {

@@ -1,6 +1,6 @@
 import { alwaysEnds, evolve } from '../chance/chain'
 import type { Branch } from '../chance/enumerate'
-import { largestOf, mean, sumOf, type Distribution } from '../chance/distribution'
+import { certainly, largestOf, mean, sumOf, type Distribution } from '../chance/distribution'
 import type { Alike, AnyGame, Choice, GameState } from '../games'
 import { buildGoChain, goBranches, type GoChain, type GoOutcome } from './go-chain'
 import { countItems } from './items'
@@ -123,17 +123,13 @@ function playAlike({ alike, branches }: Extract<Solved, { kind: 'alike' }>, seco
     probability: probability * (goes ?? 1),
   }))
   return {
-    goes: goes === null ? null : certain(goes),
+    goes: goes === null ? null : certainly(goes),
     firstWins: null,
     ...expectedOf(times),
     alone: aloneOf(times),
     seconds: seconds && goes !== null ? secondsOf(branches, goes, alike.pack) : null,
     sample: null,
   }
-}
-
-function certain(value: number): Distribution {
-  return { from: value, mass: Float64Array.of(1) }
 }
 
 /** Seconds of `goes` goes: whole packs turned, and the rest of a pack drawn without putting back. */

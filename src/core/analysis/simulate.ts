@@ -10,6 +10,8 @@ import type { Play } from './play'
 const LONGEST = 5_000
 /** As many games in a row without an end: then none is expected. */
 const HOPELESS = 5
+/** Games between two reports. */
+const BLOCK = 200
 
 /** 97.5 % point of the standard normal: half-widths are 1.96 standard errors. */
 const Z = 1.959963984540054
@@ -56,16 +58,20 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
   const racing = (game.interaction === 'race' || game.interaction === 'contest') && players > 1
   const tally = new Tally(games, racing)
 
-  for (let played = 0; played < games; played++) {
-    let one = player.play(start, chance, timeBoxed)
-    for (let board = 1; board < boards; board++)
-      one = combine(one, player.play(start, chance, timeBoxed), game.goes === 'parallel')
-    tally.add(one)
-    if (tally.games % 200 === 0) {
-      yield tally.games
-      if (untilPrecise && tally.isPrecise()) break
+  // A plain function: what runs in the body of a generator is not compiled as well.
+  const playUpTo = (target: number) => {
+    while (tally.games < target) {
+      let one = player.play(start, chance, timeBoxed)
+      for (let board = 1; board < boards; board++)
+        one = combine(one, player.play(start, chance, timeBoxed), game.goes === 'parallel')
+      tally.add(one)
     }
-    if (tally.unended === HOPELESS && tally.games === HOPELESS) break
+  }
+  playUpTo(Math.min(games, HOPELESS))
+  while (tally.games < games && tally.unended < tally.games) {
+    playUpTo(Math.min(games, (Math.floor(tally.games / BLOCK) + 1) * BLOCK))
+    yield tally.games
+    if (untilPrecise && tally.isPrecise()) break
   }
 
   const scale = 1 / tally.games
@@ -125,20 +131,19 @@ class Player {
   /** One game from `start`; one go of it where the time ends the game. */
   play(start: GameState, chance: Chance, oneGo: boolean): OneGame {
     const { game, choice } = this.plan
-    const one = { goes: 0, dead: 0, seconds: 0, active: 0 }
+    let [goes, dead, seconds, active, last] = [0, 0, 0, 0, 0]
     let state = start
-    let last = 0
     do {
       last = state.turn
       state = playGo(game, state, choice, chance, this.sink) as GameState
-      const { seconds, active, dead } = this.clock.read()
-      one.goes++
-      if (dead) one.dead++
-      one.seconds += seconds
-      one.active += active
-    } while (!state.ended && !oneGo && one.goes < LONGEST)
+      const time = this.clock.read()
+      goes++
+      if (time.dead) dead++
+      seconds += time.seconds
+      active += time.active
+    } while (!state.ended && !oneGo && goes < LONGEST)
     const winner = state.winner === undefined ? last : state.winner
-    return { ...one, allGoes: one.goes, ended: state.ended || oneGo, winner }
+    return { goes, allGoes: goes, dead, seconds, active, ended: state.ended || oneGo, winner }
   }
 }
 

@@ -1,5 +1,5 @@
 import { drawn, inAnyOrder, normal, restoredChance, seededChance, shuffled, unit } from './chance'
-import { cumulative, convolve, mean, percentile } from './distribution'
+import { added, convolve, cumulative, mean, percentile, type Distribution } from './distribution'
 import { enumerate } from './enumerate'
 
 test('equal seeds give equal chance, and a saved chance goes on where it stood', () => {
@@ -60,6 +60,13 @@ test('numbers in any order: 21 rolls of two dice, 56 of three, with their ways o
   expect(enumerate((chance) => [inAnyOrder(chance, 0, 1, 6), chance.int(1, 2)])).toHaveLength(2)
 })
 
+test('where only the total matters two dice have eleven ways', () => {
+  const totals = enumerate((chance) => inAnyOrder(chance, 2, 1, 6, 'total'))
+  expect(totals.map(({ result: [a, b] }) => a + b)).toEqual([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])
+  const ways = [1, 2, 3, 4, 5, 6, 5, 4, 3, 2, 1]
+  totals.forEach(({ probability }, i) => expect(probability).toBeCloseTo(ways[i] / 36, 12))
+})
+
 test('drawing without putting back: every ordered pair of five is as likely', () => {
   const pairs = enumerate((chance) => drawn([1, 2, 3, 4, 5], 2, chance).join(''))
   expect(new Set(pairs.map(({ result }) => result)).size).toBe(20)
@@ -71,6 +78,27 @@ test('enumerating follows decisions that depend on earlier ones', () => {
   const branches = enumerate((chance) => (chance.int(0, 1) === 0 ? 'stop' : `go ${chance.int(1, 3)}`))
   expect(branches.map(({ result }) => result)).toEqual(['stop', 'go 1', 'go 2', 'go 3'])
   expect(branches.map(({ probability }) => probability)).toEqual([1 / 2, 1 / 6, 1 / 6, 1 / 6])
+})
+
+test('sums of laws of every length are the products of their values, and laws add value by value', () => {
+  const chance = seededChance(3)
+  const law = (length: number): Distribution => ({
+    from: length,
+    mass: Float64Array.from({ length }, () => unit(chance)),
+  })
+  for (let n = 0; n <= 9; n++)
+    for (let m = 0; m <= 9; m++) {
+      const [a, b] = [law(n), law(m)]
+      const plain = new Float64Array(n && m ? n + m - 1 : 0)
+      if (n && m) a.mass.forEach((p, i) => b.mass.forEach((q, j) => (plain[i + j] += p * q)))
+      const sum = convolve(a, b)
+      expect(sum.mass).toHaveLength(plain.length)
+      sum.mass.forEach((p, i) => expect(p).toBeCloseTo(plain[i], 12))
+      const both = added(a, b)
+      const at = ({ from, mass }: Distribution, value: number) => mass[value - from] ?? 0
+      for (let value = 0; value < 20; value++)
+        expect(at(both, value)).toBeCloseTo(at(a, value) + at(b, value), 12)
+    }
 })
 
 test('a percentile is the smallest value that reaches it', () => {

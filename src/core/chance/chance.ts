@@ -6,15 +6,24 @@ export interface Chance {
   /** A whole number, each of `low … high` (both included) equally likely. */
   int(low: number, high: number): number
   /** Whole numbers in whatever order; left out: they are drawn one by one. See {@link inAnyOrder}. */
-  several?(count: number, low: number, high: number): readonly number[]
+  several?(count: number, low: number, high: number, matters: Matters): readonly number[]
 }
 
+/** What of several numbers may matter: how often each came up, or no more than their total. */
+export type Matters = 'numbers' | 'total'
+
 /**
- * `count` independent whole numbers of `low … high`, of which only how often each came up may matter:
- * an enumeration goes through the 21 rolls of two dice then, not through 36.
+ * `count` independent whole numbers of `low … high`, in whatever order: an enumeration goes through the
+ * 21 rolls of two dice then, or the 11 totals, not through 36.
  */
-export function inAnyOrder(chance: Chance, count: number, low: number, high: number): readonly number[] {
-  if (chance.several) return chance.several(count, low, high)
+export function inAnyOrder(
+  chance: Chance,
+  count: number,
+  low: number,
+  high: number,
+  matters: Matters = 'numbers',
+): readonly number[] {
+  if (chance.several) return chance.several(count, low, high, matters)
   const numbers: number[] = []
   for (let i = 0; i < count; i++) numbers.push(chance.int(low, high))
   return numbers

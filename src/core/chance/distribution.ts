@@ -33,18 +33,55 @@ export function percentile({ from, mass }: Distribution, q: number): number {
 
 /** The distribution of the sum of two independent values. */
 export function convolve(a: Distribution, b: Distribution): Distribution {
-  const mass = new Float64Array(a.mass.length + b.mass.length - 1)
-  for (let i = 0; i < a.mass.length; i++) {
-    const p = a.mass[i]
-    if (p === 0) continue
-    for (let j = 0; j < b.mass.length; j++) mass[i + j] += p * b.mass[j]
+  if (a.mass.length === 0 || b.mass.length === 0) return { from: 0, mass: new Float64Array(0) }
+  return { from: a.from + b.from, mass: products(a.mass, b.mass) }
+}
+
+/** Four values of `a` at a time, so that each place of the sum is read and written once for the four. */
+function products(a: Float64Array, b: Float64Array): Float64Array {
+  const mass = new Float64Array(a.length + b.length - 1)
+  let i = 0
+  for (; i + 4 <= a.length; i += 4) {
+    const [p, q, r, s] = [a[i], a[i + 1], a[i + 2], a[i + 3]]
+    // The last three values of b.
+    let x = 0
+    let y = 0
+    let z = 0
+    for (let j = 0; j < b.length; j++) {
+      const w = b[j]
+      mass[i + j] += p * w + q * x + r * y + s * z
+      z = y
+      y = x
+      x = w
+    }
+    const end = i + b.length
+    mass[end] += q * x + r * y + s * z
+    mass[end + 1] += r * x + s * y
+    mass[end + 2] += s * x
   }
-  return { from: a.from + b.from, mass }
+  for (; i < a.length; i++) for (let j = 0; j < b.length; j++) mass[i + j] += a[i] * b[j]
+  return mass
+}
+
+/** Two laws over each other, value by value: neither need sum to one. */
+export function added(a: Distribution, b: Distribution): Distribution {
+  if (a.mass.length === 0) return b
+  if (b.mass.length === 0) return a
+  const from = Math.min(a.from, b.from)
+  const mass = new Float64Array(Math.max(a.from + a.mass.length, b.from + b.mass.length) - from)
+  mass.set(a.mass, a.from - from)
+  for (let i = 0; i < b.mass.length; i++) mass[b.from - from + i] += b.mass[i]
+  return { from, mass }
+}
+
+/** The distribution of a value that is known. */
+export function certainly(value: number): Distribution {
+  return { from: value, mass: Float64Array.of(1) }
 }
 
 /** The distribution of the sum of `times` independent values of one law. */
 export function sumOf(law: Distribution, times: number): Distribution {
-  let sum: Distribution = { from: 0, mass: Float64Array.of(1) }
+  let sum = certainly(0)
   // By doubling: 20 goes take 6 convolutions.
   let power = trimmed(law)
   for (let left = times; left > 0; left >>= 1) {

@@ -1,4 +1,4 @@
-import type { Chance } from './chance'
+import type { Chance, Matters } from './chance'
 
 /** One way a random procedure can turn out, with its probability. */
 export interface Branch<T> {
@@ -31,8 +31,8 @@ export function enumerate<T>(procedure: (chance: Chance) => T, limit = Infinity)
       probability /= high - low + 1
       return low + pickOf(high - low + 1)
     },
-    several(count, low, high) {
-      const ways = combinations(count, low, high)
+    several(count, low, high, matters) {
+      const ways = combinations(count, low, high, matters)
       const way = ways[pickOf(ways.length)]
       probability *= way.probability
       return way.result
@@ -55,9 +55,17 @@ interface Decision {
 
 const combinationsKnown = new Map<string, readonly Branch<readonly number[]>[]>()
 
-/** Combinations of `count` independent uniform numbers, ascending, each with its multinomial probability. */
-function combinations(count: number, low: number, high: number): readonly Branch<readonly number[]>[] {
-  const key = `${count} ${low} ${high}`
+/**
+ * Combinations of `count` independent uniform numbers, ascending, each with its multinomial probability;
+ * where only the total matters, the first that has it for all that have.
+ */
+function combinations(
+  count: number,
+  low: number,
+  high: number,
+  matters: Matters,
+): readonly Branch<readonly number[]>[] {
+  const key = `${count} ${low} ${high} ${matters}`
   const known = combinationsKnown.get(key)
   if (known) return known
   const found: Branch<readonly number[]>[] = []
@@ -71,8 +79,20 @@ function combinations(count: number, low: number, high: number): readonly Branch
     }
   }
   extend([], 1, low)
-  combinationsKnown.set(key, found)
-  return found
+  const ways = matters === 'total' ? byTotal(found) : found
+  combinationsKnown.set(key, ways)
+  return ways
+}
+
+function byTotal(combinations: readonly Branch<readonly number[]>[]): Branch<readonly number[]>[] {
+  const totals = new Map<number, Branch<readonly number[]>>()
+  for (const { probability, result } of combinations) {
+    const total = result.reduce((sum, number) => sum + number, 0)
+    const same = totals.get(total)
+    if (same) same.probability += probability
+    else totals.set(total, { probability, result })
+  }
+  return [...totals.values()]
 }
 
 /** Moves the script to the next untried branch; false when all have been tried. */

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { restoredChance, seededChance } from '../chance/chance'
 import { isTrue, largestNumber, strands, placeOf } from '../skills'
 import { gameEventSchema, type GameEvent } from './events'
+import { anyMove } from './game'
 import { games, gameOf, playGo, type AnyGame, type Choice, type GameState } from './index'
 
 const levels = games.flatMap((game) => game.levels.map((level) => ({ game, level })))
@@ -63,6 +64,25 @@ test('equal seeds replay the same events, and a go can be taken up from saved st
       )
     }),
     { numRuns: 150 },
+  )
+})
+
+test('a beginner’s move found without listing the moves is the one picked from the list', () => {
+  const quick = levels.filter(({ game }) => game.beginner)
+  expect(quick.length).toBeGreaterThan(0)
+  fc.assert(
+    fc.property(fc.constantFrom(...quick), fc.integer(), ({ game, level }, seed) => {
+      const [chance, listed, counted] = [seededChance(seed), seededChance(seed), seededChance(seed)]
+      let state = game.roll(game.setup(level.params, game.players.min) as GameState, chance)
+      for (let go = 0; go < 30 && !state.ended; go++) {
+        const all = game.moves(state)
+        const picked = all.length === 0 ? null : anyMove(all, listed)
+        expect(game.beginner!(state, counted)).toEqual(picked)
+        expect(counted.state()).toEqual(listed.state())
+        state = game.roll(game.play(state, picked) as GameState, chance)
+      }
+    }),
+    { numRuns: 100 },
   )
 })
 

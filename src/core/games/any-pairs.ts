@@ -100,13 +100,17 @@ function deal(state: State, chance: Chance): State {
   }
 }
 
+/** Every question there is, by whom it is put to and the number: handed out from here, not made anew. */
+const questions: readonly (readonly Move[])[] = range(0, 7).map((from) =>
+  range(0, 100).map((number) => ({ from, number })),
+)
+
 function moves({ hands, turn, players }: State): readonly Move[] {
   const found: Move[] = []
   const own = hands[turn]
-  for (let i = 0; i < own.length; i++)
-    if (own.indexOf(own[i]) === i)
-      for (let from = 0; from < players; from++)
-        if (from !== turn && hands[from].length > 0) found.push({ from, number: own[i] })
+  for (let from = 0; from < players; from++)
+    if (from !== turn && hands[from].length > 0)
+      for (let i = 0; i < own.length; i++) if (own.indexOf(own[i]) === i) found.push(questions[from][own[i]])
   return found
 }
 
@@ -130,20 +134,31 @@ function after(state: State, part: Partial<State>): State {
 }
 
 /** Takes the top card of the stock into the hand; a pair it makes is laid down. */
-function drawTop({ params, hands, stock, pairs, turn: player }: State): Partial<State> {
+function drawTop(state: State, known: readonly number[], lucky: boolean, turn: number): State {
+  const { params, players, hands, stock, pairs, turn: player } = state
   const hand = hands[player]
   const mate = hand.indexOf(mateOf(params, stock[0]))
   return {
-    stock: stock.slice(1),
+    params,
+    players,
+    turn,
+    ended: false,
+    winner: null,
     hands: replaced(hands, player, mate < 0 ? [...hand, stock[0]] : without(hand, mate)),
+    stock: stock.slice(1),
+    dealt: true,
     pairs: mate < 0 ? pairs : replaced(pairs, player, pairs[player] + 1),
+    known,
+    lucky,
     idle: 0,
   }
 }
 
 /** Nothing to ask with, or nobody to ask: a card is drawn. */
 const draw = (state: State): State =>
-  after(state, state.stock.length > 0 ? drawTop(state) : { idle: state.idle + 1 })
+  state.stock.length > 0
+    ? drawTop(state, state.known, state.lucky, nextTurn(state))
+    : after(state, { idle: state.idle + 1 })
 
 function ask(state: State, { from, number }: Move, sink?: Sink): State {
   const { params, hands, stock, pairs, turn: player } = state
@@ -156,7 +171,6 @@ function ask(state: State, { from, number }: Move, sink?: Sink): State {
     sink({ kind: 'answered', player, item, steps: params.pair === 'same' ? 0 : wanted })
     sink({ kind: 'explained', player })
   }
-  const known = replaced(state.known, player, number)
   const there = hands[from].indexOf(wanted)
   if (there >= 0) {
     sink?.({ kind: 'took', player, cards: [number, wanted] })
@@ -164,16 +178,17 @@ function ask(state: State, { from, number }: Move, sink?: Sink): State {
     return after(state, {
       hands: replaced(replaced(hands, from, without(hands[from], there)), player, own),
       pairs: replaced(pairs, player, pairs[player] + 1),
-      known: replaced(known, player, -1),
+      known: replaced(state.known, player, -1),
       lucky: false,
       idle: 0,
     })
   }
+  const known = replaced(state.known, player, number)
   if (stock.length === 0) return after(state, { known, lucky: false, idle: state.idle + 1 })
   sink?.({ kind: 'drew', player, card: stock[0] })
   const lucky = stock[0] === wanted && !state.lucky
   const turn = lucky ? player : nextTurn(state)
-  return after(state, Object.assign(drawTop(state), { known, lucky, turn }))
+  return drawTop(state, known, lucky, turn)
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {

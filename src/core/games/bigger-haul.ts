@@ -14,6 +14,10 @@ const paramsSchema = z.object({
 
 type Params = z.infer<typeof paramsSchema>
 
+/** What the cards of a child come to. */
+const worthOf = (rule: Params['rule'], [a, b = 0]: readonly number[]) =>
+  rule === 'difference' ? Math.abs(a - b) : a + b
+
 const engine = comparing<Params>({
   rounds: ({ rounds }) => rounds,
   cards({ high, rule }, chance, player, sink) {
@@ -22,7 +26,7 @@ const engine = comparing<Params>({
     return cards
   },
   sign: ({ rule }) => (rule === 'difference' ? 0 : 1),
-  worth: ({ rule }, [a, b = 0]) => (rule === 'difference' ? Math.abs(a - b) : a + b),
+  worth: ({ rule }, cards) => worthOf(rule, cards),
   answer({ rule, show }, { turned }, player, sink) {
     const [a, b = 0] = turned[player]
     const [high, low] = [Math.max(a, b), Math.min(a, b)]
@@ -48,17 +52,14 @@ const engine = comparing<Params>({
       for (const by of [-1, 1])
         sink({ kind: 'answered', player, item: { op: 'neighbour', of: a, by, answer: a + by }, steps: 1 })
     if (turned.length < 2 || rule === 'before-and-after') return
-    const worth = (cards: readonly number[]) =>
-      rule === 'difference' ? Math.abs(cards[0] - cards[1]) : cards[0] + cards[1]
-    const [own, other] = [worth(turned[player]), worth(turned[(player + 1) % turned.length])]
-    const item = {
-      op: 'compare' as const,
-      a: own,
-      b: other,
-      ask: 'more' as const,
-      answer: Math.max(own, other),
-    }
-    sink({ kind: 'answered', player, item, steps: 0 })
+    const own = worthOf(rule, turned[player])
+    const other = worthOf(rule, turned[(player + 1) % turned.length])
+    sink({
+      kind: 'answered',
+      player,
+      item: { op: 'compare', a: own, b: other, ask: 'more', answer: Math.max(own, other) },
+      steps: 0,
+    })
   },
 })
 

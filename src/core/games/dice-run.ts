@@ -46,11 +46,11 @@ function windows(dice: number): readonly number[] {
   return found
 }
 
-const keepsKnown = new Map<string, readonly number[]>()
+const keepsKnown = new Map<number, readonly number[]>()
 
 /** Every choice of faces that can still belong to one run; the whole run where it is there. */
 function keepsFrom(dice: number, faces: number): readonly number[] {
-  const key = `${dice} ${faces}`
+  const key = dice * 64 + faces
   const known = keepsKnown.get(key)
   if (known) return known
   const done = windows(dice).find((run) => (run & faces) === run)
@@ -72,24 +72,24 @@ const expectations = new Map<number, Float64Array>()
 function expectedThrows(dice: number): Float64Array {
   const known = expectations.get(dice)
   if (known) return known
-  // Chance of each set of faces shown by n dice.
-  const shown: Map<number, number>[] = [new Map([[0, 1]])]
-  for (let n = 1; n <= dice; n++) {
-    const next = new Map<number, number>()
-    for (const [mask, share] of shown[n - 1])
-      for (let face = 1; face <= 6; face++)
-        next.set(mask | bit(face), (next.get(mask | bit(face)) ?? 0) + share / 6)
-    shown.push(next)
+  const shown = facesShown(dice)
+  const equations: { keep: number; ways: { share: number; keeps: readonly number[] }[] }[] = []
+  for (let keep = 63; keep >= 0; keep--) {
+    if (!windows(dice).some((run) => (run & keep) === keep) || size(keep) >= dice) continue
+    const ways = [...shown[dice - size(keep)]]
+    equations.push({
+      keep,
+      ways: ways.map(([mask, share]) => ({ share, keeps: keepsFrom(dice, mask | keep) })),
+    })
   }
   const expected = new Float64Array(64)
   for (let change = 1; change > 1e-14;) {
     change = 0
-    for (let keep = 0; keep < 64; keep++) {
-      if (!windows(dice).some((run) => (run & keep) === keep) || size(keep) >= dice) continue
+    for (const { keep, ways } of equations) {
       let value = 1
-      for (const [mask, share] of shown[dice - size(keep)]) {
+      for (const { share, keeps } of ways) {
         let least = Infinity
-        for (const next of keepsFrom(dice, mask | keep)) least = Math.min(least, expected[next])
+        for (const next of keeps) least = Math.min(least, expected[next])
         value += share * least
       }
       change = Math.max(change, Math.abs(value - expected[keep]))
@@ -98,6 +98,19 @@ function expectedThrows(dice: number): Float64Array {
   }
   expectations.set(dice, expected)
   return expected
+}
+
+/** Chance of each set of faces shown by 0, 1 … `dice` dice. */
+function facesShown(dice: number): Map<number, number>[] {
+  const shown: Map<number, number>[] = [new Map([[0, 1]])]
+  for (let n = 1; n <= dice; n++) {
+    const next = new Map<number, number>()
+    for (const [mask, share] of shown[n - 1])
+      for (let face = 1; face <= 6; face++)
+        next.set(mask | bit(face), (next.get(mask | bit(face)) ?? 0) + share / 6)
+    shown.push(next)
+  }
+  return shown
 }
 
 function play(state: State, keep: number | null, sink?: Sink): State {

@@ -61,6 +61,11 @@ export interface Engine<P, S extends GameState, M, V> {
   roll(state: S, chance: Chance, sink?: Sink): S
   /** What the player whose go it is may do; none: a dead go. */
   moves(state: S): readonly M[]
+  /**
+   * A beginner's move, null where there is none: the one {@link anyMove} picks from `moves`, found
+   * without listing them. Only where the list takes most of a go.
+   */
+  beginner?: (state: S, chance: Chance) => M | null
   /** Carries a move out and passes the turn on; `null` where there was no move. */
   play(state: S, move: M | null, sink?: Sink): S
   /** What the player can see: no hidden cards, no random state. */
@@ -254,6 +259,11 @@ function act<P, S extends GameState, M, V>(
   chance: Chance,
   sink?: Sink,
 ): S {
+  if (choice === 'novice' && game.beginner) {
+    const move = game.beginner(state, chance)
+    if (move === null) sink?.({ kind: 'waited', player: state.turn })
+    return game.play(state, move, sink)
+  }
   const moves = game.moves(state)
   if (moves.length === 0) {
     sink?.({ kind: 'waited', player: state.turn })

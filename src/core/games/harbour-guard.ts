@@ -37,10 +37,11 @@ type Params = z.infer<typeof paramsSchema>
 interface State extends GameState {
   params: Params
   targets: readonly number[]
-  /** Squares of each player's four pieces. */
-  pieces: readonly (readonly number[])[]
-  /** The last move of each player: not to be made twice in a row. */
-  last: readonly number[]
+  /** Squares of the pieces, four a player. */
+  pieces: readonly number[]
+  /** The last move of who is to move, not to be made twice in a row, and of the other; 0: none. */
+  last: number
+  othersLast: number
 }
 
 interface Move {
@@ -72,49 +73,98 @@ const round = (target: number) => [target - 10, target + 10, target - 1, target 
 
 const units = [1, -1, 10, -10] as const
 
-/** Squares between each square and the edge, by square and unit: four a square. */
-const squaresToEdge = Uint8Array.from(
-  range(0, 100).flatMap((from) =>
-    units.map((unit) => {
-      const inLine = (to: number) => to >= 1 && to <= 100 && (Math.abs(unit) === 10 || row(to) === row(from))
-      let squares = 0
-      while (from > 0 && inLine(from + (squares + 1) * unit)) squares++
-      return squares
+/** Free places before and after a place in a line of ten, by which places of it are taken: two a place. */
+const freeInLine = Uint8Array.from(
+  range(0, 1023).flatMap((line) =>
+    range(0, 9).flatMap((place) => {
+      const free = (step: number) => {
+        let places = 0
+        for (let at = place + step; at >= 0 && at < 10 && !(line & (1 << at)); at += step) places++
+        return places
+      }
+      return [free(-1), free(1)]
     }),
   ),
 )
 
-/** Every move there is, by piece, unit and number less one: handed out from here, not made anew. */
+/** Which places of each row and column are taken, while moves are looked for. */
+const rows = new Uint16Array(10)
+const columns = new Uint16Array(10)
+
+/** How far each piece can go by each unit: four a piece. Good until the next look. */
+const reach = new Uint8Array(16)
+
+/** Row and column of each square, looked up: working them out takes longer. */
+const rowOf = Uint8Array.from(range(0, 100), (square) => Math.max(0, row(square)))
+const columnOf = Uint8Array.from(range(0, 100), (square) => Math.max(0, column(square)))
+
+/** Looks how far the pieces of the player whose go it is can go, in straight lines over free squares. */
+function look({ params, pieces, turn }: State) {
+  for (let line = 0; line < 10; line++) rows[line] = columns[line] = 0
+  for (let piece = 0; piece < pieces.length; piece++) {
+    const square = pieces[piece]
+    rows[rowOf[square]] |= 1 << columnOf[square]
+    columns[columnOf[square]] |= 1 << rowOf[square]
+  }
+  const { most } = params
+  for (let piece = 0; piece < 4; piece++) {
+    const square = pieces[4 * turn + piece]
+    const inRow = 20 * rows[rowOf[square]] + 2 * columnOf[square]
+    const inColumn = 20 * columns[columnOf[square]] + 2 * rowOf[square]
+    const way = 4 * piece
+    reach[way] = Math.min(most, freeInLine[inRow + 1])
+    reach[way + 1] = Math.min(most, freeInLine[inRow])
+    reach[way + 2] = Math.min(most, freeInLine[inColumn + 1])
+    reach[way + 3] = Math.min(most, freeInLine[inColumn])
+  }
+}
+
+/** Every move there is, nine a piece and unit: handed out from here, not made anew. */
 const allMoves: readonly Move[] = range(0, 3).flatMap((piece) =>
   units.flatMap((unit) => range(1, 9).map((n) => ({ piece, by: n * unit }))),
 )
 
-/** Which squares are taken, while moves are looked for. */
-const taken = new Uint8Array(101)
-
-/** Moves of all pieces, each in a straight line over free squares. */
-function moves({ params, pieces, last, turn }: State): readonly Move[] {
-  for (const own of pieces) for (const square of own) taken[square] = 1
+function moves(state: State): readonly Move[] {
+  look(state)
+  const { last } = state
   const found: Move[] = []
-  const own = pieces[turn]
-  for (let piece = 0; piece < own.length; piece++)
-    for (let unit = 0; unit < units.length; unit++) {
-      const most = Math.min(params.most, squaresToEdge[4 * own[piece] + unit])
-      let to = own[piece] + units[unit]
-      for (let n = 0; n < most && taken[to] === 0; n++) {
-        const move = allMoves[(4 * piece + unit) * 9 + n]
-        if (move.by !== last[turn]) found.push(move)
-        to += units[unit]
-      }
+  for (let way = 0; way < 16; way++)
+    for (let n = 0; n < reach[way]; n++) {
+      const move = allMoves[9 * way + n]
+      if (move.by !== last) found.push(move)
     }
-  for (const own of pieces) for (const square of own) taken[square] = 0
   return found
 }
 
+/** A beginner's move, found by counting: listing the thirty there are would take most of the go. */
+function beginner(state: State, chance: Chance): Move | null {
+  look(state)
+  // What may not be made twice running, as the n-th move of a unit; the 0th: nothing yet.
+  const { last } = state
+  const size = Math.abs(last)
+  const barredUnit = (size < 10 ? 0 : 2) + (last < 0 ? 1 : 0)
+  const barred = size < 10 ? size : size / 10
+  let count = 0
+  for (let way = 0; way < 16; way++) count += reach[way]
+  if (barred > 0)
+    for (let way = barredUnit; way < 16; way += 4)
+      if (reach[way] >= barred) {
+        count--
+        // Counted over below: the moves beyond it are one place nearer.
+        reach[way]--
+      }
+  if (count === 0) return null
+  let pick = count === 1 ? 0 : chance.int(0, count - 1)
+  let way = 0
+  for (; pick >= reach[way]; way++) pick -= reach[way]
+  return allMoves[9 * way + pick + (barred > 0 && way % 4 === barredUnit && pick + 1 >= barred ? 1 : 0)]
+}
+
 function play(state: State, move: Move | null, sink?: Sink): State {
-  const { params, pieces, targets, last, turn: player } = state
-  if (move === null) return { ...state, turn: nextTurn(state), last: replaced(last, player, 0) }
-  const from = pieces[player][move.piece]
+  const { params, pieces, targets, othersLast, turn: player } = state
+  if (move === null) return { ...state, turn: nextTurn(state), last: othersLast, othersLast: 0 }
+  const at = 4 * player + move.piece
+  const from = pieces[at]
   const to = from + move.by
   const b = Math.abs(move.by)
   if (sink) {
@@ -139,8 +189,9 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     ended: won || state.players === 1,
     winner: won ? player : null,
     targets,
-    pieces: replaced(pieces, player, replaced(pieces[player], move.piece, to)),
-    last: replaced(last, player, move.by),
+    pieces: replaced(pieces, at, to),
+    last: othersLast,
+    othersLast: move.by,
   }
 }
 
@@ -204,22 +255,24 @@ export const harbourGuard = defineGame<Params, State, Move, View>({
     ended: false,
     winner: null,
     targets: params.targets ?? [],
-    pieces: params.targets ? params.targets.slice(0, players).map(round) : [],
-    last: Array<number>(players).fill(0),
+    pieces: params.targets ? params.targets.slice(0, players).flatMap(round) : [],
+    last: 0,
+    othersLast: 0,
   }),
   roll(state, chance) {
     if (state.pieces.length > 0) return state
     const targets = someTargets(chance)
-    return { ...state, targets, pieces: targets.slice(0, state.players).map(round) }
+    return { ...state, targets, pieces: targets.slice(0, state.players).flatMap(round) }
   },
   moves,
+  beginner,
   play,
   view: ({ params, targets, pieces }, player) => {
     const other = (player + 1) % targets.length
     return {
       goal: targets[other],
-      own: pieces[player],
-      others: pieces[other] ?? [],
+      own: pieces.slice(4 * player, 4 * player + 4),
+      others: pieces.slice(4 * other, 4 * other + 4),
       target: targets[player],
       most: params.most,
     }

@@ -23,7 +23,7 @@ function rowOf({ to, blanks }: Params, index: number): number[] {
 const engine = covering<Params>({
   own: true,
   spaces: () => rows,
-  throw: (_params, chance, player, sink) => rollInAnyOrder(2, chance, player, sink),
+  throw: (_params, chance, player, sink) => rollInAnyOrder(2, chance, player, sink, 'total'),
   matching: (_params, thrown) => [sum(thrown) - 2],
   cover(params, space, _thrown, player, sink) {
     for (const number of rowOf(params, space).slice(1, -1)) {

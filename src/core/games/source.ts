@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { inAnyOrder, type Chance } from '../chance/chance'
+import { inAnyOrder, type Matters, type Chance } from '../chance/chance'
 import type { Material, Sink, Variant } from './game'
 
 /** Where the numbers of a game come from. */
@@ -55,14 +55,15 @@ export function turnUp(source: Numbers, chance: Chance, player: number, sink?: S
   }
 }
 
-/** Rolls dice of which only the total matters, or only how often each face came up. */
+/** Rolls dice of which only how often each face came up matters to the game, or only the total. */
 export function rollInAnyOrder(
   count: number,
   chance: Chance,
   player: number,
   sink?: Sink,
+  matters?: Matters,
 ): readonly number[] {
-  const faces = inAnyOrder(chance, count, 1, 6)
+  const faces = inAnyOrder(chance, count, 1, 6, matters)
   sink?.({ kind: 'rolled', player, faces })
   return faces
 }

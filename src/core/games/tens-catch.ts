@@ -99,7 +99,7 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
     const round = since + open.length
     const ended = round >= all + params.turn || all <= params.turn
     const turn = nextTurn(state)
-    const winner = most(piles)
+    const winner = ended ? most(piles) : null
     return { params, players, turn, ended, winner, unseen, under: nowUnder, open: [], piles, since: round }
   }
   if (sink) {
@@ -120,9 +120,11 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
   const ended = unseen.length + under.length === 0 && catches(left, params.target).length === 0
   const { players } = state
   const turn = nextTurn(state)
-  return { params, players, turn, ended, winner: most(now), unseen, under, open: left, piles: now, since: 0 }
+  const winner = ended ? most(now) : null
+  return { params, players, turn, ended, winner, unseen, under, open: left, piles: now, since: 0 }
 }
 
+/** Who has most catches; null if several have. */
 function most(piles: readonly number[]): number | null {
   const best = Math.max(...piles)
   return piles.filter((pile) => pile === best).length === 1 ? piles.indexOf(best) : null

@@ -199,7 +199,11 @@ export const towerBay = defineGame<Params, State, Move, View>({
   },
   planner: rarestFirst,
   // Whose tower it is changes the score, not how the game goes on.
-  key: ({ towers }) => towers.map((owner) => (owner < 0 ? '.' : '#')).join(''),
+  key({ towers }) {
+    let key = ''
+    for (const owner of towers) key += owner < 0 ? '.' : '#'
+    return key
+  },
   variants,
   materials: (params) => [
     { item: `tower board ${board(params)[0]} to ${board(params).at(-1)}`, perSet: 1 },

@@ -91,28 +91,25 @@ describe('Last Cover', () => {
 describe('Harbour Guard', () => {
   const board = () => start('harbour-guard', { players: 2, level: 'long', rules: { targets: [34, 67] } })
   test('two tens down from 44 is 64: said as adding, two steps', () => {
-    const piece = board().pieces[0].indexOf(44)
+    const piece = board().pieces.indexOf(44)
     const { next, events } = make('harbour-guard', board(), { piece, by: 20 })
-    expect(next.pieces[0]).toContain(64)
+    expect(next.pieces.slice(0, 4)).toContain(64)
     expect(events[0]).toMatchObject({ item: { op: 'add', a: 44, b: 20, answer: 64 }, steps: 2 })
   })
   test('never over or onto a boat, never round the end of a row, never the same move twice', () => {
     const game = gameOf('harbour-guard')
     const moves = game.moves(board()) as { piece: number; by: number }[]
-    const own = board().pieces[0]
+    const own = board().pieces
     // 33 is left of the target at 34, 35 right of it: along the row the way from 33 ends before 35.
     const left = moves.filter(({ piece }) => own[piece] === 33).map(({ by }) => by)
     expect(left).toContain(1)
     expect(left).not.toContain(2)
     expect(left.filter((by) => by < 0 && by > -10)).toEqual([-1, -2])
-    const after = { ...board(), last: [1, 0] }
+    const after = { ...board(), last: 1 }
     expect((game.moves(after) as { by: number }[]).some(({ by }) => by === 1)).toBe(false)
   })
   test('landing on the other harbour wins', () => {
-    const pieces = [
-      [65, 11, 12, 13],
-      [1, 2, 3, 4],
-    ]
+    const pieces = [65, 11, 12, 13, 1, 2, 3, 4]
     const { next } = make('harbour-guard', { ...board(), pieces } as never, { piece: 0, by: 2 })
     expect(next).toMatchObject({ ended: true, winner: 0 })
   })

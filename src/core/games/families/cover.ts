@@ -32,6 +32,16 @@ interface CoverRules<P> {
 
 const nothing: readonly number[] = []
 
+/** Character by character: a chain asks for it at every branch. */
+function coveredKey({ boards }: { boards: readonly (readonly boolean[])[] }): string {
+  let key = ''
+  for (const board of boards) {
+    for (const covered of board) key += covered ? '#' : '.'
+    key += '|'
+  }
+  return key
+}
+
 /** Spaces to cover: what matches the throw and is still open may be covered; nothing open: a dead go. */
 export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, number, CoverView<P>> {
   const boardOf = (player: number) => (rules.own ? player : 0)
@@ -76,6 +86,6 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
       thrown: state.thrown,
     }),
     planner: rules.planner,
-    key: rules.key ?? (({ boards }) => boards.map((board) => board.map(Number).join('')).join('|')),
+    key: rules.key ?? coveredKey,
   }
 }
