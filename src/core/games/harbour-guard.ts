@@ -98,8 +98,11 @@ const reach = new Uint8Array(16)
 const rowOf = Uint8Array.from(range(0, 100), (square) => Math.max(0, row(square)))
 const columnOf = Uint8Array.from(range(0, 100), (square) => Math.max(0, column(square)))
 
-/** Looks how far the pieces of the player whose go it is can go, in straight lines over free squares. */
-function look({ params, pieces, turn }: State) {
+/**
+ * Looks how far the pieces of the player whose go it is can go, in straight lines over free squares.
+ * @returns the number of moves there are, the one not to be made twice running included
+ */
+function look({ params, pieces, turn }: State): number {
   for (let line = 0; line < 10; line++) rows[line] = columns[line] = 0
   for (let piece = 0; piece < pieces.length; piece++) {
     const square = pieces[piece]
@@ -107,16 +110,18 @@ function look({ params, pieces, turn }: State) {
     columns[columnOf[square]] |= 1 << rowOf[square]
   }
   const { most } = params
+  let count = 0
   for (let piece = 0; piece < 4; piece++) {
     const square = pieces[4 * turn + piece]
     const inRow = 20 * rows[rowOf[square]] + 2 * columnOf[square]
     const inColumn = 20 * columns[columnOf[square]] + 2 * rowOf[square]
     const way = 4 * piece
-    reach[way] = Math.min(most, freeInLine[inRow + 1])
-    reach[way + 1] = Math.min(most, freeInLine[inRow])
-    reach[way + 2] = Math.min(most, freeInLine[inColumn + 1])
-    reach[way + 3] = Math.min(most, freeInLine[inColumn])
+    count += reach[way] = Math.min(most, freeInLine[inRow + 1])
+    count += reach[way + 1] = Math.min(most, freeInLine[inRow])
+    count += reach[way + 2] = Math.min(most, freeInLine[inColumn + 1])
+    count += reach[way + 3] = Math.min(most, freeInLine[inColumn])
   }
+  return count
 }
 
 /** Every move there is, nine a piece and unit: handed out from here, not made anew. */
@@ -138,14 +143,12 @@ function moves(state: State): readonly Move[] {
 
 /** A beginner's move, found by counting: listing the thirty there are would take most of the go. */
 function beginner(state: State, chance: Chance): Move | null {
-  look(state)
+  let count = look(state)
   // What may not be made twice running, as the n-th move of a unit; the 0th: nothing yet.
   const { last } = state
   const size = Math.abs(last)
   const barredUnit = (size < 10 ? 0 : 2) + (last < 0 ? 1 : 0)
   const barred = size < 10 ? size : size / 10
-  let count = 0
-  for (let way = 0; way < 16; way++) count += reach[way]
   if (barred > 0)
     for (let way = barredUnit; way < 16; way += 4)
       if (reach[way] >= barred) {
