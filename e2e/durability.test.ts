@@ -3,8 +3,8 @@ import { once } from 'node:events'
 import { openDatabase } from '../src/data/connection'
 import { observation } from '../src/data/schema'
 import { createClass } from '../src/server/classes'
-import { groupsPage, saveGroups } from '../src/server/groups'
-import { planPage, savePlan } from '../src/server/plan'
+import { groupsPage, saveGroups } from '../src/server/groups/groups'
+import { planPage, savePlan } from '../src/server/plan/plan'
 import { runPage, tapClock } from '../src/server/run'
 import { currentViewer } from '../src/server/viewer'
 import { freshFolder, startServer } from './support/server'
@@ -22,7 +22,10 @@ async function runningSession(folder: string) {
     yearGroup: 'Year 1',
     list: { text, columns: ['name'], hasHeader: false },
   })
-  const { groups, levels } = await groupsPage(viewer, { classId })
+  const {
+    groups,
+    fit: { levels },
+  } = await groupsPage(viewer, { classId })
   const stored = groups.map(({ pennant, level, children }) => ({
     pennant,
     levelId: levels[level].id,

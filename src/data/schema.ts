@@ -17,6 +17,9 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { Judgement } from '@/core/evidence/observation'
 import type { Sureness, YearGroup } from '@/core/evidence/prior'
+import type { GroupingMode } from '@/core/grouping/mode'
+import type { HouseStyle } from '@/core/house-style'
+import { noMinutesAround, type Around } from '@/core/planning/timetable'
 import type { StrandId } from '@/core/skills'
 
 /** Cells of an ability grid, as the bytes of a Float64Array: read back to the last bit. */
@@ -40,6 +43,14 @@ export const classroom = pgTable('classroom', {
   /** IANA zone of the school: school days are dates there. */
   timeZone: text().notNull().default('Europe/London'),
   createdAt: now(),
+})
+
+/** What a class has settled on; what has no row is done in the usual way. */
+export const houseStyle = pgTable('house_style', {
+  classId: uuid()
+    .primaryKey()
+    .references(() => classroom.id),
+  style: jsonb().$type<HouseStyle>().notNull(),
 })
 
 export const membership = pgTable(
@@ -195,6 +206,7 @@ export const grouping = pgTable(
     day: date({ mode: 'string' }).notNull(),
     strand: text().$type<StrandId>().notNull(),
     gameId: text().notNull(),
+    mode: text().$type<GroupingMode>().notNull().default('similar'),
     note: text().notNull().default(''),
     madeAt: now(),
   },
@@ -225,6 +237,10 @@ export const groupMember = pgTable(
     groupingId: uuid().notNull(),
     position: smallint().notNull(),
     pupilId: uuid().notNull(),
+    /** Kept in this group by the teacher whenever groups are made anew. */
+    locked: boolean().notNull().default(false),
+    /** The pair the child plays in, counted within the grouping; null: in no pair. */
+    pair: smallint(),
   },
   (table) => [
     primaryKey({ columns: [table.groupingId, table.pupilId] }),
@@ -252,6 +268,10 @@ export const stationSession = pgTable(
     startsAt: text().notNull(),
     slots: smallint().notNull(),
     slotMinutes: smallint().notNull(),
+    /** Minutes before, between and after the slots, and of the whole lesson. */
+    around: jsonb().$type<Around>().notNull().default(noMinutesAround),
+    /** Adults who can be at a station. */
+    adults: smallint().notNull().default(1),
     state: text().$type<SessionState>().notNull().default('planned'),
     /** The slot under way, from 0. */
     slot: smallint().notNull().default(0),
@@ -277,6 +297,8 @@ export const station = pgTable(
     position: smallint().notNull(),
     gameId: text().notNull(),
     mode: text().$type<StationMode>().notNull(),
+    /** Children who can be there at once; null: as many as come. */
+    places: smallint(),
   },
   (table) => [primaryKey({ columns: [table.sessionId, table.position] })],
 )
@@ -296,6 +318,10 @@ export const visit = pgTable(
     group: smallint().notNull(),
     levelId: text().notNull(),
     sets: jsonb().$type<number[]>().notNull(),
+    /** Levels of children who play at another than the group's: own ranges in the same game. */
+    ownLevels: jsonb().$type<Record<string, string>>().notNull().default({}),
+    /** Put there by the teacher: stays when the rest is planned anew. */
+    pinned: boolean().notNull().default(false),
   },
   (table) => [
     index().on(table.classId),

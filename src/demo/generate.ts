@@ -3,9 +3,12 @@ import { placedStrands, strandOf } from '@/core/skills'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
 import { gameOf } from '@/core/games'
 import { createClass, classTable, place, saveLinks } from '@/server/classes'
-import { proposeGroups, saveGroups, suggestMoves } from '@/server/groups'
+import { regroup } from '@/core/grouping/curves'
+import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
+import { problemOfRequest } from '@/core/grouping/request'
+import { groupsPage, proposeGroups, saveGroups } from '@/server/groups/groups'
 import { runPage, recordMark, stepOfVisit, tapClock } from '@/server/run'
-import { savePlan, previewPlan } from '@/server/plan'
+import { savePlan, previewPlan } from '@/server/plan/plan'
 import type { Viewer } from '@/server/viewer'
 import { judgementOf, tallyOf, type Hidden } from './play'
 import { curlew, growthPerWeek, heron, stations, type DemoChild } from './scenario'
@@ -54,7 +57,7 @@ export async function generateDemo(
     setClock(day)
     if (number % heron.weekdays.length === 0) {
       say(`week ${week} of ${heron.weeks}`)
-      if (week === 3 || week === 5) await regroup(viewer, classId)
+      if (week === 3 || week === 5) await moveSome(viewer, classId)
     }
     await liveSession(viewer, classId, day, number, week, children)
   }
@@ -135,19 +138,23 @@ async function firstGroups(viewer: Viewer, classId: string) {
   })
 }
 
-async function regroup(viewer: Viewer, classId: string) {
-  const better = (await suggestMoves(viewer, { classId })).at(-1)
-  if (!better || better.moves.length === 0) return
-  const levels = gameOf('landfall').levels
+/** The moves a teacher would accept: the last of those suggested. */
+async function moveSome(viewer: Viewer, classId: string) {
+  const { children, fit, groups, links } = await groupsPage(viewer, { classId })
+  const ids = children.map(({ id }) => id)
+  const { request, present } = regroupingOf(ids, fit, groups, links)
+  const problem = problemOfRequest(request)
+  const better = worthTheirMoves(problem, present, [...regroup(problem)].at(-1)!).at(-1)!
+  if (better.moves.length === 0) return
   await saveGroups(viewer, {
     classId,
     groupingId: crypto.randomUUID(),
     gameId: 'landfall',
     note: 'suggested moves',
-    groups: better.groups.map(({ pennant, level, children }) => ({
-      pennant,
-      levelId: levels[level].id,
-      pupils: children,
+    groups: better.groups.map(({ level, children: there }, g) => ({
+      pennant: groups[g].pennant,
+      levelId: fit.levels[level].id,
+      pupils: there.map((child) => ids[child]),
     })),
   })
 }

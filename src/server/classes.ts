@@ -2,6 +2,8 @@ import { z } from 'zod'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
 import { readChildren, readTable } from '@/core/formats/class-list'
 import { placedStrands, strandIds, strandOf, strandSets, type StrandId } from '@/core/skills'
+import { inSkipOrder } from '@/core/skills/skip-order'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { serverDatabase } from '@/data/connection'
 import { classesOf, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
@@ -197,13 +199,14 @@ const tableSchema = classIdSchema.extend({
 
 /** The class table: every child with the working step of some strands; where nothing is known, the year group's usual step. */
 export const classTable = readingClass(tableSchema, async (scope, { set }) => {
-  const shown: readonly StrandId[] = strandSets.find(({ id }) => id === set)!.strands
-  const [pupils, estimates, links, placements] = await Promise.all([
+  const [pupils, estimates, links, placements, style] = await Promise.all([
     pupilsOf(scope),
     estimatesOf(scope),
     linksOf(scope),
     placementsOf(scope),
+    houseStyleOf(scope),
   ])
+  const shown = inSkipOrder(strandSets.find(({ id }) => id === set)!.strands, style.skipOrder)
   const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup }) => {
     const own = estimates.filter(({ pupilId }) => pupilId === id)
     const seen = own.filter(({ observations }) => observations > 0).map(({ day }) => day)
@@ -224,6 +227,7 @@ export const classTable = readingClass(tableSchema, async (scope, { set }) => {
     classroom: scope.classroom,
     set,
     strands: shown,
+    style,
     rows,
     links: links.map(({ kind, pupilA, pupilB }) => ({ kind, pupilA, pupilB })),
     placements: placements.map(({ pupilId, strand, step, sureness }) => ({

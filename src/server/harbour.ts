@@ -3,11 +3,12 @@ import type { Day } from '@/core/planning/calendar'
 import type { Need } from '@/core/planning/materials'
 import { seenInClass } from '@/data/queries/evidence'
 import { groupingOf } from '@/data/queries/groupings'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
 import { childrenOf } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
-import { workOutSession } from './plan'
+import { workOutSession } from './plan/work-out'
 import { classSuggestions, type ChildSuggestion } from './progress'
 import { readingClass } from './use-case'
 
@@ -37,13 +38,16 @@ const mostToLookAt = 5
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
 export const harbourPage = readingClass(classIdSchema, async (scope): Promise<HarbourPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [children, newest, session, seen] = await Promise.all([
+  const [children, newest, session, seen, style] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     nextSession(scope),
     seenInClass(scope),
+    houseStyleOf(scope),
   ])
-  const toLookAt = newest ? classSuggestions(children, seen, newest, today).slice(0, mostToLookAt) : []
+  const toLookAt = newest
+    ? classSuggestions(children, seen, newest, style.movingUp, today).slice(0, mostToLookAt)
+    : []
   const frame = { children: children.length, hasGroups: newest !== null, toLookAt, today }
   if (!session || !newest) return { ...frame, session: null }
   const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)
@@ -61,7 +65,7 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
       startsAt: session.startsAt,
       slots: session.slots,
       slot: session.slot,
-      ...view.times[session.slot],
+      ...view.times.slots[session.slot],
       stations: session.stations.map(({ gameId, mode, position }) => {
         const here = now.filter(({ station }) => station === position)
         return {

@@ -1,11 +1,13 @@
 import { z } from 'zod'
-import { suggest, type Suggestion } from '@/core/evidence/moving-up'
+import { suggest, usualCount, type MovingUp, type Suggestion } from '@/core/evidence/moving-up'
 import { weigh } from '@/core/evidence/policies'
 import { gameOf } from '@/core/games'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
-import { strandIds, type StrandId } from '@/core/skills'
+import { strandIds, strandOf, type StepPlace, type StrandId } from '@/core/skills'
+import { inSkipOrder } from '@/core/skills/skip-order'
 import { bandsOf, observationsOf, seenInClass, type BandPoint, type SeenRow } from '@/data/queries/evidence'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
@@ -23,19 +25,29 @@ export interface ChildSuggestion {
   suggestion: Suggestion
 }
 
+/** The step a child is spoken of at: its group's, or with an own range, or in no group, the one it works on. */
+function placeOfChild(
+  { estimates }: Child,
+  group: StoredGrouping['groups'][number] | undefined,
+  grouping: StoredGrouping | null,
+): StepPlace {
+  if (group && grouping && grouping.mode !== 'mixed' && grouping.mode !== 'pairs')
+    return stepOfVisit(grouping.gameId, group.levelId, grouping.strand)
+  const strand = grouping?.strand ?? 'add'
+  return { strand, step: estimates[strand].workingStep ?? strandOf(strand).steps.length - 1 }
+}
+
 /** What the evidence says about each child at the step its group plays at. */
 function suggestionsFor(
   children: readonly Child[],
   seen: readonly SeenRow[],
   grouping: StoredGrouping | null,
+  movingUp: MovingUp,
   today: Day,
 ): ChildSuggestion[] {
   return children.map((child) => {
     const group = grouping?.groups.find(({ pupils }) => pupils.includes(child.id))
-    const place =
-      group && grouping
-        ? stepOfVisit(grouping.gameId, group.levelId, grouping.strand)
-        : { strand: 'add' as StrandId, step: child.estimates.add.workingStep ?? 0 }
+    const place = placeOfChild(child, group, grouping)
     const own = seen.filter(({ pupilId }) => pupilId === child.id)
     const newest = Object.values(child.estimates)
       .flatMap(({ observations, day }) => (observations > 0 ? [day] : []))
@@ -47,13 +59,16 @@ function suggestionsFor(
       name: child.name,
       pennant: group?.pennant ?? null,
       ...place,
-      suggestion: suggest({
-        step: place.step,
-        secure: estimate.secure,
-        struggling: estimate.struggling,
-        seen: judgedOn(own, place.strand),
-        daysSince: newest === undefined ? null : schoolDaysBetween(newest, today),
-      }),
+      suggestion: suggest(
+        {
+          step: place.step,
+          secure: estimate.secure,
+          struggling: estimate.struggling,
+          seen: judgedOn(own, place.strand),
+          daysSince: newest === undefined ? null : schoolDaysBetween(newest, today),
+        },
+        movingUp,
+      ),
     }
   })
 }
@@ -82,9 +97,10 @@ export function classSuggestions(
   children: readonly Child[],
   seen: readonly SeenRow[],
   grouping: StoredGrouping | null,
+  movingUp: MovingUp,
   today: Day,
 ) {
-  return pressing(suggestionsFor(children, seen, grouping, today))
+  return pressing(suggestionsFor(children, seen, grouping, movingUp, today))
 }
 
 /** A point of a band as a chart needs it. */
@@ -100,6 +116,8 @@ const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional
 export interface ProgressPage {
   strand: StrandId
   suggestions: ChildSuggestion[]
+  /** The class's way of deciding: what the suggestions come from. */
+  movingUp: MovingUp
   children: { id: string; name: string; workingStep: number | null; band: DrawnPoint[] }[]
   /** Strands on which any child was placed or seen. */
   followed: StrandId[]
@@ -110,23 +128,27 @@ export interface ProgressPage {
 /** Who may be ready, who needs another look, and each child's band over time on one strand. */
 export const progressPage = readingClass(progressSchema, async (scope, input): Promise<ProgressPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [grouping, children, seen] = await Promise.all([
+  const [grouping, children, seen, style] = await Promise.all([
     groupingOf(scope),
     childrenOf(scope),
     seenInClass(scope),
+    houseStyleOf(scope),
   ])
   const strand = input.strand ?? grouping?.strand ?? 'add'
   const bands = await bandsOf(scope, { strand })
   return {
     strand,
-    suggestions: classSuggestions(children, seen, grouping, today),
+    suggestions: classSuggestions(children, seen, grouping, style.movingUp, today),
+    movingUp: style.movingUp,
     children: children.map(({ id, name, estimates }) => ({
       id,
       name,
       workingStep: estimates[strand].workingStep,
       band: toDraw(bands.filter(({ pupilId }) => pupilId === id)),
     })),
-    followed: strandIds.filter((id) => children.some(({ followed }) => followed.includes(id))),
+    followed: inSkipOrder(strandIds, style.skipOrder).filter((id) =>
+      children.some(({ followed }) => followed.includes(id)),
+    ),
     hasGroups: grouping !== null,
     today,
   }
@@ -136,17 +158,18 @@ const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass(childSchema, async (scope, { pupilId }) => {
-  const [children, grouping, seen, bands, records] = await Promise.all([
+  const [children, grouping, seen, bands, records, style] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     seenInClass(scope),
     bandsOf(scope, { pupilId }),
     observationsOf(scope, [pupilId]),
+    houseStyleOf(scope),
   ])
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
   const today = todayIn(scope.classroom.timeZone)
-  const [suggestion] = suggestionsFor([child], seen, grouping, today)
+  const [suggestion] = suggestionsFor([child], seen, grouping, style.movingUp, today)
   const { strand, step } = suggestion
   const own = seen.filter((row) => row.pupilId === pupilId)
   const full = await beliefOf(scope, pupilId, strand)
@@ -154,7 +177,15 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
   return {
     child: { id: child.id, name: child.name },
     suggestion,
-    weighed: full && weigh(full.belief, full.difficulties, { step, seen: judgedOn(own, strand) }),
+    weighed:
+      full &&
+      weigh(
+        full.belief,
+        full.difficulties,
+        { step, seen: judgedOn(own, strand) },
+        style.movingUp.by === 'count' ? style.movingUp : usualCount,
+      ),
+    movingUp: style.movingUp,
     group:
       group && grouping
         ? {

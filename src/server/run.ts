@@ -45,8 +45,15 @@ export interface RunVisit {
   station: number
   pennant: number
   level: string
-  step: { sentence: string; short: string; marks: { own: string; help: string; notYet: string } }
-  children: { id: string; name: string }[]
+  step: VisitStep
+  /** Where children have own ranges, the range, and the step that its marks are about. */
+  children: { id: string; name: string; own?: { range: string; step: VisitStep } }[]
+}
+
+interface VisitStep {
+  sentence: string
+  short: string
+  marks: { own: string; help: string; notYet: string }
 }
 
 export interface RunPage {
@@ -94,7 +101,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       leftMs: leftOf(session, now()),
       paused: session.pausedAt !== null,
     },
-    times: timetable(session.startsAt, session.slots, session.slotMinutes),
+    times: timetable(session.startsAt, session).slots,
     stations: session.stations.map(({ gameId, mode }) => {
       const { title, texts } = gameOf(gameId)
       return {
@@ -105,19 +112,30 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
         cautions: [...texts.cautions],
       }
     }),
-    visits: session.visits.map(({ id, slot, station, group, levelId }) => {
+    visits: session.visits.map(({ id, slot, station, group, levelId, ownLevels }) => {
       const { gameId } = session.stations[station]
-      const { sentence, short, marks: looks } = stepOf(stepOfVisit(gameId, levelId, grouping.strand))
+      const { levels } = gameOf(gameId)
+      const titleOf = (level: string) => levels.find((one) => one.id === level)?.title ?? level
+      const stepAt = (level: string): VisitStep => {
+        const { sentence, short, marks: looks } = stepOf(stepOfVisit(gameId, level, grouping.strand))
+        return { sentence, short, marks: looks }
+      }
+      const { pennant, pupils } = grouping.groups[group]
+      const ranged = Object.keys(ownLevels).length > 0
       return {
         id,
         slot,
         station,
-        pennant: grouping.groups[group].pennant,
-        level: gameOf(gameId).levels.find((level) => level.id === levelId)?.title ?? levelId,
-        step: { sentence, short, marks: looks },
-        children: grouping.groups[group].pupils.flatMap((pupilId) => {
+        pennant,
+        level: ranged ? 'own ranges' : titleOf(levelId),
+        step: stepAt(levelId),
+        children: pupils.flatMap((pupilId) => {
           const name = names.get(pupilId)
-          return name ? [{ id: pupilId, name }] : []
+          if (!name) return []
+          const level = ownLevels[pupilId] ?? levelId
+          return [
+            { id: pupilId, name, ...(ranged ? { own: { range: titleOf(level), step: stepAt(level) } } : {}) },
+          ]
         }),
       }
     }),
@@ -227,7 +245,7 @@ export const recordMark = changingClass(markSchema, async (scope, { classId: _cl
   }
   const stored = await recordEvidence(scope, {
     ...mark,
-    ...stepOfVisit(found.gameId, found.visit.levelId, grouping.strand),
+    ...stepOfVisit(found.gameId, found.visit.ownLevels[mark.pupilId] ?? found.visit.levelId, grouping.strand),
     adultId: scope.adultId,
     weight: 1,
     schoolDay: found.session.day,

@@ -1,5 +1,5 @@
 import { markedStep } from './fit'
-import { suggest, type Standing } from './moving-up'
+import { movingUpSchema, suggest, type Standing } from './moving-up'
 
 const standing = (change: Partial<Standing>): Standing => ({
   step: 1,
@@ -15,7 +15,7 @@ const standing = (change: Partial<Standing>): Standing => ({
 })
 
 test('secure with evidence of two days: may be ready, with what it rests on', () => {
-  expect(suggest(standing({}))).toEqual({ kind: 'ready', probability: 0.9, own: 2, of: 3, days: 2 })
+  expect(suggest(standing({}))).toEqual({ kind: 'ready', own: 2, of: 3, days: 2 })
 })
 
 test('secure but seen on one day only: another look', () => {
@@ -45,6 +45,32 @@ test('not seen for two weeks of school', () => {
     days: 10,
   })
   expect(suggest(standing({ secure: [0.9, 0.4, 0], daysSince: 9 }))).toEqual({ kind: 'stay' })
+})
+
+describe('other ways of deciding', () => {
+  const count = { by: 'count' as const, own: 3, of: 4, days: 2 }
+  const judged = (...marks: ['own' | 'help' | 'notYet', day: number][]) =>
+    marks.map(([judged, day]) => ({ day, step: 1, judged }))
+
+  test('counting: enough of the latest alone on enough days, whatever the estimate says', () => {
+    const unsure = { secure: [0.9, 0.2, 0], daysSince: 1 }
+    const seen = judged(['notYet', 1], ['own', 1], ['own', 2], ['help', 2], ['own', 3])
+    expect(suggest(standing({ ...unsure, seen }), count)).toEqual({ kind: 'ready', own: 3, of: 4, days: 3 })
+    const oneDay = judged(['own', 2], ['own', 2], ['own', 2])
+    expect(suggest(standing({ ...unsure, seen: oneDay }), count)).toEqual({ kind: 'stay' })
+  })
+  test('counting back: as many not alone, on as many days', () => {
+    const seen = judged(['help', 1], ['notYet', 1], ['notYet', 2], ['own', 2])
+    expect(suggest(standing({ seen }), count)).toEqual({ kind: 'step-back', own: 1, of: 4, days: 2 })
+    expect(suggest(standing({ seen: seen.slice(0, 2) }), count)).toEqual({ kind: 'stay' })
+  })
+  test('judgement alone: nobody is said to be ready; who was not seen still is', () => {
+    expect(suggest(standing({}), { by: 'judgement' })).toEqual({ kind: 'stay' })
+    expect(suggest(standing({ daysSince: 12 }), { by: 'judgement' })).toMatchObject({ why: 'not-seen' })
+  })
+  test('more successes than are counted can’t be wanted', () => {
+    expect(movingUpSchema.safeParse({ ...count, own: 5 }).error!.issues[0].path).toEqual(['own'])
+  })
 })
 
 test('a level is marked at the hardest step of which it holds a quarter, in the focus strand', () => {

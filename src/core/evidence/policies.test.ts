@@ -1,7 +1,7 @@
 import { normalAbility } from './ability'
 import { observe, summarise, type Belief } from './estimate'
-import type { Standing } from './moving-up'
-import { countWanted, weigh } from './policies'
+import { usualCount, type Standing } from './moving-up'
+import { weigh } from './policies'
 
 const difficulties = [0, 1.5, 3]
 const belief: Belief = { ability: normalAbility(difficulties, { mean: 3.2, sd: 0.8 }), day: 4 }
@@ -9,7 +9,7 @@ const own = (days: readonly number[]): Standing['seen'] =>
   days.map((day) => ({ day, step: 1, judged: 'own' }))
 
 test('the model: probability of the step, and what one more answer would make of it', () => {
-  const { model } = weigh(belief, difficulties, { step: 1, seen: own([1, 3]) })
+  const { estimate: model } = weigh(belief, difficulties, { step: 1, seen: own([1, 3]) })
   const secureAfter = (judged: 'own' | 'notYet') =>
     summarise(observe(belief, { day: 4, step: 1, judged, weight: 1 }, difficulties), difficulties).secure[1]
   expect(model.probability).toBeCloseTo(summarise(belief, difficulties).secure[1], 12)
@@ -21,11 +21,11 @@ test('the model: probability of the step, and what one more answer would make of
 
 test('evidence of one day is not enough for the model', () => {
   const sure: Belief = { ability: normalAbility(difficulties, { mean: 6, sd: 0.5 }), day: 4 }
-  expect(weigh(sure, difficulties, { step: 1, seen: own([3, 3]) }).model).toMatchObject({
+  expect(weigh(sure, difficulties, { step: 1, seen: own([3, 3]) }).estimate).toMatchObject({
     ready: false,
     days: 1,
   })
-  expect(weigh(sure, difficulties, { step: 1, seen: own([1, 3]) }).model).toMatchObject({
+  expect(weigh(sure, difficulties, { step: 1, seen: own([1, 3]) }).estimate).toMatchObject({
     ready: true,
     days: 2,
   })
@@ -39,6 +39,7 @@ test('counting: eight of the last ten alone, over two days; older ones and easie
     own: 8,
     of: 10,
     days: 2,
+    wanted: usualCount,
   })
   // The latest ten hold three that were missed.
   const later = [3, 3, 3].map((day) => ({ day, step: 1, judged: 'help' as const }))
@@ -56,5 +57,5 @@ test('counting: eight of the last ten alone, over two days; older ones and easie
     own: 0,
     of: 0,
   })
-  expect(countWanted).toEqual({ own: 8, of: 10, days: 2 })
+  expect(usualCount).toEqual({ own: 8, of: 10, days: 2 })
 })

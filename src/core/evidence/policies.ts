@@ -1,17 +1,11 @@
 import { abilityBelow } from './ability'
 import { observe, secureLogit, type Belief } from './estimate'
-import type { Standing } from './moving-up'
+import { countLatest, daysOf, estimateWanted, usualCount, type Standing } from './moving-up'
 import type { Judgement } from './observation'
-
-/** Own successes wanted by the policy that counts. Common practice, no source. */
-export const countWanted = { own: 8, of: 10, days: 2 }
-
-/** P(secure) at which the policy of the model speaks. */
-export const secureWanted = 0.8
 
 /** What each way of deciding to move up makes of the evidence for one step, and what would change it. */
 export interface Weighed {
-  model: {
+  estimate: {
     ready: boolean
     probability: number
     /** Days with evidence an adult saw; two are wanted. */
@@ -20,7 +14,7 @@ export interface Weighed {
     afterOwn: number
     afterNotYet: number
   }
-  count: { ready: boolean; own: number; of: number; days: number }
+  count: { ready: boolean; own: number; of: number; days: number; wanted: typeof usualCount }
 }
 
 /**
@@ -31,28 +25,21 @@ export function weigh(
   belief: Belief,
   difficulties: readonly number[],
   { step, seen }: Pick<Standing, 'step' | 'seen'>,
+  wanted = usualCount,
 ): Weighed {
   const secure = ({ ability }: Belief) => 1 - abilityBelow(ability, difficulties[step] + secureLogit)
   const after = (judged: Judgement) =>
     secure(observe(belief, { day: belief.day, step, judged, weight: 1 }, difficulties))
-  const here = seen.filter((observation) => observation.step >= step)
-  const daysOf = (list: typeof here) => new Set(list.map(({ day }) => day)).size
-  const latest = here.slice(-countWanted.of)
-  const successes = latest.filter(({ judged }) => judged === 'own')
+  const days = daysOf(seen.filter((observation) => observation.step >= step))
   const probability = secure(belief)
   return {
-    model: {
-      ready: probability >= secureWanted && daysOf(here) >= 2,
+    estimate: {
+      ready: probability >= estimateWanted.secure && days >= estimateWanted.days,
       probability,
-      days: daysOf(here),
+      days,
       afterOwn: after('own'),
       afterNotYet: after('notYet'),
     },
-    count: {
-      ready: successes.length >= countWanted.own && daysOf(successes) >= countWanted.days,
-      own: successes.length,
-      of: latest.length,
-      days: daysOf(successes),
-    },
+    count: { ...countLatest(seen, step, wanted), wanted },
   }
 }

@@ -16,21 +16,23 @@ export function fitByNumberOfGroups(
     })
 }
 
+/** Prices on a move, from dear to cheap: the dearer, the fewer moves. */
+export const movePrices = [2, 1, 0.5, 0.25, 0.1, 0.04]
+
 /**
  * Regroupings from the present groups with fewer and fewer moves, from a price on each move that
- * rises: every one is the best found for its price, so no other does better with as few moves.
+ * rises: every one is the best found for its price, so no other does better with as few moves. Yields
+ * after every price, so that a worker can tell how far it is and be stopped.
  */
-export function fitByMoves(
-  problem: GroupingProblem,
-  prices: readonly number[] = [2, 1, 0.5, 0.25, 0.1, 0.04],
-): Grouping[] {
+export function* regroup(problem: GroupingProblem): Generator<Grouping[], Grouping[]> {
   const found = new Map<number, Grouping>()
-  for (const moveCost of prices) {
+  const inOrder = () => [...found.values()].sort((a, b) => a.moved.length - b.moved.length)
+  for (const moveCost of movePrices) {
     const made = makeGroups({ ...problem, limits: { ...problem.limits, moveCost, milliseconds: 120 } })
     const known = found.get(made.moved.length)
-    if (!known || made.cost - moveCost * made.moved.length < known.cost) {
+    if (!known || made.cost - moveCost * made.moved.length < known.cost)
       found.set(made.moved.length, { ...made, cost: made.cost - moveCost * made.moved.length })
-    }
+    yield inOrder()
   }
-  return [...found.values()].sort((a, b) => a.moved.length - b.moved.length)
+  return inOrder()
 }

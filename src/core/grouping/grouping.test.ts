@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { fitByMoves, fitByNumberOfGroups } from './curves'
+import { fitByNumberOfGroups, regroup } from './curves'
 import { fitCost, inBand } from './fit-cost'
 import { makeGroups, problemOf } from './group'
 import { matchGroups } from './identity'
@@ -145,7 +145,7 @@ test('the curves: more groups and more moves, each no worse than one level and n
   expect(byNumber.map(({ groups }) => groups)).toEqual([1, 2, 3, 4])
   expect(byNumber[0].fitting).toBeLessThanOrEqual(fittingAtOneLevel(problem).fitting)
   const current = Object.fromEntries(problem.children.map((id, i) => [id, i % 3]))
-  const moves = fitByMoves({ ...problem, limits: { ...problem.limits, current } })
+  const moves = [...regroup({ ...problem, limits: { ...problem.limits, current } })].at(-1)!
   const counts = moves.map(({ moved }) => moved.length)
   expect(counts).toEqual([...counts].sort((a, b) => a - b))
   const costs = moves.map(({ cost }) => cost)

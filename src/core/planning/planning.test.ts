@@ -1,8 +1,9 @@
+import fc from 'fast-check'
 import { gameOf } from '../games'
 import { addDays, clockAfter, schoolDaysBetween, weekday } from './calendar'
 import { materialsOf } from './materials'
 import { repeats, rotate } from './rotation'
-import { timetable } from './timetable'
+import { noMinutesAround, timetable } from './timetable'
 
 test('as many groups as stations and slots: a Latin square', () => {
   for (const n of [2, 3, 4, 6]) {
@@ -72,10 +73,45 @@ test('school days are Monday to Friday', () => {
 })
 
 test('slots follow each other with two minutes to move', () => {
-  expect(timetable('10:15', 3, 12)).toEqual([
+  const { slots, parts, ends, over } = timetable('10:15', {
+    slots: 3,
+    slotMinutes: 12,
+    around: noMinutesAround,
+  })
+  expect(slots).toEqual([
     { from: '10:15', to: '10:27' },
     { from: '10:29', to: '10:41' },
     { from: '10:43', to: '10:55' },
   ])
+  expect(parts).toEqual([{ part: 'slots', minutes: 40, from: '10:15', to: '10:55' }])
+  expect([ends, over]).toEqual(['10:55', 0])
+})
+
+test('the minutes of all parts add up to the session; a lesson too short is told by how much', () => {
+  fc.assert(
+    fc.property(
+      fc.record({
+        warmUp: fc.nat(30),
+        show: fc.nat(30),
+        move: fc.nat(10),
+        tidy: fc.nat(20),
+        talk: fc.nat(30),
+        lesson: fc.option(fc.nat(180)),
+      }),
+      fc.integer({ min: 1, max: 6 }),
+      fc.integer({ min: 5, max: 40 }),
+      (around, slots, slotMinutes) => {
+        const all = timetable('09:00', { slots, slotMinutes, around })
+        const sum = all.parts.reduce((total, { minutes }) => total + minutes, 0)
+        expect(clockAfter('09:00', sum)).toBe(all.ends)
+        all.parts.forEach(({ from }, i) => expect(from).toBe(i === 0 ? '09:00' : all.parts[i - 1].to))
+        expect(all.slots.at(-1)!.to).toBe(all.parts.find(({ part }) => part === 'slots')!.to)
+        expect(all.over).toBe(around.lesson === null ? 0 : Math.max(0, sum - around.lesson))
+      },
+    ),
+  )
+})
+
+test('clock times go on over midnight', () => {
   expect(clockAfter('23:50', 20)).toBe('00:10')
 })

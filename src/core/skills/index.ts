@@ -35,8 +35,12 @@ export const placedStrands = ['add', 'how-many', 'numerals'] as const satisfies 
 export const strandSets = [
   { id: 'numbers', title: 'Adding, how many, numerals', strands: placedStrands },
   { id: 'counting', title: 'Counting and order', strands: ['count', 'count-back', 'order'] },
-  { id: 'tens', title: 'Tens and fives', strands: ['place', 'skip-tens', 'skip-fives'] },
-  { id: 'steps', title: 'Steps and facts', strands: ['skip-twos', 'skip-more', 'facts'] },
+  {
+    id: 'steps',
+    title: 'Counting in steps',
+    strands: ['skip-tens', 'skip-fives', 'skip-twos', 'skip-more'],
+  },
+  { id: 'tens', title: 'Tens and facts', strands: ['place', 'facts'] },
   { id: 'beside', title: 'Time and pattern', strands: ['time', 'pattern'] },
 ] as const satisfies readonly { id: string; title: string; strands: readonly StrandId[] }[]
 

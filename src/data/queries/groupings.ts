@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, max } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, max } from 'drizzle-orm'
+import type { GroupingMode } from '@/core/grouping/mode'
 import type { StrandId } from '@/core/skills'
 import { grouping, groupingGroup, groupMember } from '../schema'
 import type { ClassScope } from '../scope'
@@ -7,6 +8,10 @@ interface StoredGroup {
   pennant: number
   levelId: string
   pupils: string[]
+  /** Children the teacher keeps in this group. */
+  locked: string[]
+  /** Child → the pair it plays in, counted within the grouping. */
+  pairs: Record<string, number>
 }
 
 export interface StoredGrouping {
@@ -15,6 +20,7 @@ export interface StoredGrouping {
   day: string
   strand: StrandId
   gameId: string
+  mode: GroupingMode
   note: string
   groups: StoredGroup[]
 }
@@ -41,11 +47,20 @@ export async function groupingOf(scope: ClassScope, id?: string): Promise<Stored
   if (rows.length === 0) return null
   const groups: StoredGroup[] = []
   for (const { grouping_group: group, group_member: member } of rows) {
-    groups[group.position] ??= { pennant: group.pennant, levelId: group.levelId, pupils: [] }
-    if (member) groups[group.position].pupils.push(member.pupilId)
+    const own = (groups[group.position] ??= {
+      pennant: group.pennant,
+      levelId: group.levelId,
+      pupils: [],
+      locked: [],
+      pairs: {},
+    })
+    if (!member) continue
+    own.pupils.push(member.pupilId)
+    if (member.locked) own.locked.push(member.pupilId)
+    if (member.pair !== null) own.pairs[member.pupilId] = member.pair
   }
-  const { version, day, strand, gameId, note } = rows[0].grouping
-  return { id: rows[0].grouping.id, version, day, strand, gameId, note, groups }
+  const { version, day, strand, gameId, mode, note } = rows[0].grouping
+  return { id: rows[0].grouping.id, version, day, strand, gameId, mode, note, groups }
 }
 
 export interface VersionRow {
@@ -92,9 +107,30 @@ export async function insertGrouping(
       levelId,
     })),
   )
-  const members = groups.flatMap(({ pupils }, position) =>
-    pupils.map((pupilId) => ({ classId, groupingId: made.id, position, pupilId })),
+  const members = groups.flatMap(({ pupils, locked, pairs }, position) =>
+    pupils.map((pupilId) => ({
+      classId,
+      groupingId: made.id,
+      position,
+      pupilId,
+      locked: locked.includes(pupilId),
+      pair: pairs[pupilId] ?? null,
+    })),
   )
   if (members.length > 0) await db.insert(groupMember).values(members)
   return version
+}
+
+/** Who has played in one pair in any version so far, as children of the pair, once a version. */
+export async function pairsBefore({ db, classId }: ClassScope): Promise<string[][]> {
+  const rows = await db
+    .select({ groupingId: groupMember.groupingId, pair: groupMember.pair, pupilId: groupMember.pupilId })
+    .from(groupMember)
+    .where(and(eq(groupMember.classId, classId), isNotNull(groupMember.pair)))
+  const pairs = new Map<string, string[]>()
+  for (const { groupingId, pair, pupilId } of rows) {
+    const key = `${groupingId} ${pair}`
+    pairs.set(key, [...(pairs.get(key) ?? []), pupilId])
+  }
+  return [...pairs.values()]
 }

@@ -1,8 +1,10 @@
-import { and, asc, desc, eq, ne } from 'drizzle-orm'
-import { attendance, station, stationSession, visit } from '../schema'
+import { and, asc, desc, eq, max, ne, notExists } from 'drizzle-orm'
+import { attendance, groupMember, station, stationSession, visit } from '../schema'
 
-export type { StationMode } from '../schema'
+import type { StationMode } from '../schema'
 import type { ClassScope } from '../scope'
+
+export type { StationMode }
 
 export type SessionRow = typeof stationSession.$inferSelect
 type StationRow = Omit<typeof station.$inferSelect, 'classId' | 'sessionId'>
@@ -61,6 +63,45 @@ export async function insertSession(
   await db.insert(stationSession).values({ ...row, classId })
   await db.insert(station).values(stations.map((s) => ({ ...s, classId, sessionId: row.id })))
   await db.insert(visit).values(visits.map((v) => ({ ...v, classId, sessionId: row.id })))
+}
+
+/** A child at a game in a way of having an adult, with the last day of it. */
+export interface PlayedRow {
+  pupilId: string
+  gameId: string
+  mode: StationMode
+  day: string
+}
+
+/** Who has played what in the sessions that are done; who was away has not. */
+export async function playedInClass({ db, classId }: ClassScope): Promise<PlayedRow[]> {
+  const away = db
+    .select()
+    .from(attendance)
+    .where(
+      and(
+        eq(attendance.sessionId, stationSession.id),
+        eq(attendance.pupilId, groupMember.pupilId),
+        eq(attendance.absent, true),
+      ),
+    )
+  const rows = await db
+    .select({
+      pupilId: groupMember.pupilId,
+      gameId: station.gameId,
+      mode: station.mode,
+      day: max(stationSession.day),
+    })
+    .from(stationSession)
+    .innerJoin(visit, eq(visit.sessionId, stationSession.id))
+    .innerJoin(station, and(eq(station.sessionId, visit.sessionId), eq(station.position, visit.station)))
+    .innerJoin(
+      groupMember,
+      and(eq(groupMember.groupingId, stationSession.groupingId), eq(groupMember.position, visit.group)),
+    )
+    .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done'), notExists(away)))
+    .groupBy(groupMember.pupilId, station.gameId, station.mode)
+  return rows.map(({ day, ...row }) => ({ ...row, day: day! }))
 }
 
 /** A planned session gives way to a new plan; one that ran is kept. */

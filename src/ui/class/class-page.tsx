@@ -6,10 +6,13 @@ import Button from 'react-bootstrap/Button'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { stepOf, strandOf, strandSets, type StrandId, type StrandSetId } from '@/core/skills'
 import type { Action } from '@/server/answer'
+import type { HouseStyle } from '@/core/house-style'
 import type { addChildren, ClassRow, place, saveLinks } from '@/server/classes'
+import type { changeHouseStyle } from '@/server/house-style'
 import { Ladder } from '../charts/ladder'
 import { agoInWords, many } from '../words'
 import { AddChildrenSheet } from './add-children-sheet'
+import { HouseStyleSheet } from './house-style-sheet'
 import { LinksSheet, type PupilLink } from './links-sheet'
 import { PlaceSheet, type Placed } from './place-sheet'
 
@@ -17,6 +20,7 @@ interface Props {
   classId: string
   set: StrandSetId
   strands: readonly StrandId[]
+  style: HouseStyle
   rows: ClassRow[]
   links: PupilLink[]
   placements: Placed[]
@@ -24,6 +28,7 @@ interface Props {
   place: Action<typeof place>
   addChildren: Action<typeof addChildren>
   saveLinks: Action<typeof saveLinks>
+  changeStyle: Action<typeof changeHouseStyle>
 }
 
 /** Seen too little or too long ago to build on. */
@@ -33,7 +38,7 @@ const notSeenFor = 10
 export function ClassPage(props: Props) {
   const { classId, set, strands, rows, links, placements, today, place, addChildren, saveLinks } = props
   const [placing, setPlacing] = useState<ClassRow | null>(null)
-  const [sheet, setSheet] = useState<'add' | 'links' | null>(null)
+  const [sheet, setSheet] = useState<'add' | 'links' | 'style' | null>(null)
   const since = (row: ClassRow) => (row.lastSeen === null ? null : schoolDaysBetween(row.lastSeen, today))
   const worthALook = rows.filter((row) => (since(row) ?? Infinity) >= notSeenFor).length
 
@@ -51,6 +56,9 @@ export function ClassPage(props: Props) {
             child.
           </p>
         </div>
+        <Button variant="quiet" onClick={() => setSheet('style')}>
+          House style
+        </Button>
         <Button variant="quiet" onClick={() => setSheet('links')} disabled={rows.length < 2}>
           Apart and together
         </Button>
@@ -128,6 +136,13 @@ export function ClassPage(props: Props) {
         <AddChildrenSheet
           present={rows.map(({ name }) => name)}
           onSave={(list) => addChildren({ classId, list })}
+          onClose={() => setSheet(null)}
+        />
+      )}
+      {sheet === 'style' && (
+        <HouseStyleSheet
+          style={props.style}
+          onSave={(style) => props.changeStyle({ classId, style })}
           onClose={() => setSheet(null)}
         />
       )}

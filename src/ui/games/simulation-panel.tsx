@@ -1,10 +1,11 @@
 'use client'
 
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { FiguresInput } from '@/server/figures'
 import type { Simulated, SimulationWorker } from '@/workers/simulation'
+import { useWorkerRun } from '../use-worker-run'
 import { few, hundredths } from '../words'
 
 const games = 20_000
@@ -13,32 +14,25 @@ const games = 20_000
 export function SimulationPanel({ input }: { input: FiguresInput }) {
   const [played, setPlayed] = useState<number | null>(null)
   const [result, setResult] = useState<Simulated | null>(null)
-  const worker = useRef<Worker | null>(null)
+  const worker = useWorkerRun<SimulationWorker>(
+    () => new Worker(new URL('../../workers/simulation.ts', import.meta.url)),
+  )
 
   function stop() {
-    worker.current?.terminate()
-    worker.current = null
+    worker.stop()
     setPlayed(null)
   }
-  useEffect(() => () => worker.current?.terminate(), [])
 
-  async function start() {
+  function start() {
     setResult(null)
     setPlayed(0)
-    const started = new Worker(new URL('../../workers/simulation.ts', import.meta.url))
-    worker.current = started
-    const { proxy, wrap } = await import('comlink')
-    // Cancelled in the meantime: then this worker is no longer the one that counts.
-    if (worker.current !== started) return
-    const made = await wrap<SimulationWorker>(started).run(
-      { ...input, games },
-      proxy((count: number) => {
-        if (worker.current === started) setPlayed(count)
-      }),
+    void worker.start(
+      (simulation, hear) => simulation.run({ ...input, games }, hear(setPlayed)),
+      (made) => {
+        setResult(made)
+        setPlayed(null)
+      },
     )
-    if (worker.current !== started) return
-    setResult(made)
-    stop()
   }
 
   return (
@@ -75,7 +69,7 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
               . Simulated; 95 % intervals.
             </p>
           )}
-          <Button variant="quiet" size="sm" onClick={() => void start()}>
+          <Button variant="quiet" size="sm" onClick={start}>
             Play {games.toLocaleString('en-GB')} games
           </Button>
         </>

@@ -5,40 +5,53 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import { mostGroups } from '@/core/grouping/pennants'
+import ProgressBar from 'react-bootstrap/ProgressBar'
+import { regroupingOf, type Regrouping } from '@/core/grouping/regrouping'
+import { evenSizes, requestFor } from '@/core/grouping/request'
 import type { Action } from '@/server/answer'
-import type { GroupsPage as Page, proposeGroups, Regrouping, saveGroups, suggestMoves } from '@/server/groups'
+import type { gameFit, GroupsPage as Page, saveGroups, ShownGroup } from '@/server/groups/groups'
 import { CountCurve } from '../charts/count-curve'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { capital, dayInShort, lower } from '../words'
+import { clashInWords } from './clash-words'
 import { Lane, laneX } from './lane'
+import { LimitsList } from './limits-list'
+import { MakePanel, type Making } from './make-panel'
 import { Moves } from './moves'
 import { SelectedChild } from './selected-child'
 import { useGroups } from './use-groups'
+import { useMaking } from './use-making'
 
 interface Props {
   classId: string
   page: Page
   games: { id: string; title: string }[]
-  propose: Action<typeof proposeGroups>
+  gameFit: Action<typeof gameFit>
   save: Action<typeof saveGroups>
-  suggest: Action<typeof suggestMoves>
 }
 
 /** Who works with whom at which level, with the fit of it in view while it is changed. */
-export function GroupsPage({ classId, page, games, propose, save, suggest }: Props) {
+export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
   const router = useRouter()
   const table = useGroups(page)
   const [selected, setSelected] = useState<string | null>(null)
-  const [count, setCount] = useState(page.groups.length || 4)
-  const [largest, setLargest] = useState<number | undefined>(undefined)
+  const [making, setMaking] = useState<Making>({
+    mode: page.mode,
+    gameId: page.gameId,
+    count: page.groups.length || 4,
+    smallest: undefined,
+    largest: undefined,
+  })
   const [regroupings, setRegroupings] = useState<Regrouping[] | null>(null)
-  const { problems, busy, save: run } = useSaving()
+  const { problems, busy, save: run, setProblems } = useSaving()
+  const names = new Map(page.children.map(({ id, name }) => [id, name]))
+  const pennants = table.groups.map(({ pennant }) => pennant)
+  const worker = useMaking(({ contradictions, clash }) =>
+    setProblems(clashInWords(contradictions, clash, names, pennants)),
+  )
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   const focusNext = useRef<string | null>(null)
-  const names = new Map(page.children.map(({ id, name }) => [id, name]))
 
   useEffect(() => {
     // A child moved by keyboard is drawn anew in another lane: the focus goes along.
@@ -58,27 +71,60 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
       </div>
     )
 
-  const groupOf = (child: string) => table.groups.findIndex(({ children }) => children.includes(child))
+  const ids = page.children.map(({ id }) => id)
   const game = games.find(({ id }) => id === table.gameId)!
+  const similar = table.mode === 'similar' || table.mode === 'hand'
 
-  function remake(gameId: string, groups: number, most = largest) {
-    setCount(groups)
-    setLargest(most)
+  function remake(part: Partial<Making>) {
+    const next = { ...making, ...part }
+    setMaking(next)
     setRegroupings(null)
+    if (next.gameId === table.gameId) return propose(next, table.fit)
     run(
-      () => propose({ classId, gameId, count: groups, largest: most }),
-      (made) => table.set({ ...made, oneLevel: made.oneLevel.fitting }),
+      () => gameFit({ classId, gameId: next.gameId }),
+      ({ oneLevel, ...fit }) => {
+        table.set({ gameId: next.gameId, fit, oneLevel, own: {} })
+        propose(next, fit)
+      },
     )
   }
 
-  function keep(groups = table.groups, note = '') {
+  function propose({ mode, count, largest, smallest }: Making, fit = table.fit) {
+    table.set({ mode })
+    if (mode === 'hand') return table.set({ own: {}, pairs: {} })
+    setProblems([])
+    const locked = Object.fromEntries(
+      table.locked.map((child) => [child, table.groupOf(child)]).filter(([, group]) => Number(group) < count),
+    ) as Record<string, number>
+    const request = requestFor(ids, fit, {
+      mode,
+      links: page.links,
+      met: page.met,
+      locked,
+      sizes: evenSizes(ids.length, count, largest, smallest),
+    })
+    worker.propose(request, (proposal) => table.take(proposal, ids))
+  }
+
+  function suggest() {
+    const { request, present } = regroupingOf(ids, table.fit, table.groups, page.links)
+    setProblems([])
+    worker.regroup(request, present, setRegroupings)
+  }
+
+  function keep(groups: readonly ShownGroup[] = table.groups, note = '') {
     const stored = groups.map(({ pennant, level, children }) => ({
       pennant,
-      levelId: table.levels[level].id,
+      levelId: table.fit.levels[level].id,
       pupils: children,
+      locked: table.locked.filter((child) => children.includes(child)),
+      pairs: Object.fromEntries(
+        children.flatMap((child) => (table.pairs[child] === undefined ? [] : [[child, table.pairs[child]]])),
+      ),
     }))
+    const { gameId, mode } = table
     run(
-      () => save({ classId, groupingId: crypto.randomUUID(), gameId: table.gameId, note, groups: stored }),
+      () => save({ classId, groupingId: crypto.randomUUID(), gameId, mode, note, groups: stored }),
       () => router.refresh(),
     )
   }
@@ -91,7 +137,8 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
             {table.fitting} of {page.children.length} in their zone; one level for all: {table.oneLevel}
           </h1>
           <p>
-            {game.title} ·{' '}
+            {game.title}
+            {!similar && (table.mode === 'pairs' ? ', in pairs' : ', own ranges in mixed groups')} ·{' '}
             {page.version && !table.changed
               ? `version ${page.version.number}, since ${dayInShort(page.version.day)}`
               : page.version
@@ -99,22 +146,34 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
                 : 'a first proposal, not saved yet'}
           </p>
         </div>
-        {table.changed ? (
+        {worker.busy ? (
+          <div className="filling" role="status">
+            <span className="small muted">
+              {worker.doing === 'moves' ? 'Looking for moves …' : 'Trying groups …'}
+            </span>
+            <ProgressBar
+              now={worker.doing === 'moves' ? 100 * worker.done : 100}
+              animated={worker.doing === 'groups'}
+              aria-label="Search"
+            />
+            <Button variant="quiet" size="sm" onClick={worker.stop}>
+              Stop
+            </Button>
+          </div>
+        ) : table.changed ? (
           <Button disabled={busy} onClick={() => keep()}>
             {busy ? 'One moment …' : page.version ? 'Save as new version' : 'Save groups'}
           </Button>
         ) : (
           <>
-            <Link className="btn btn-quiet" href={`/c/${classId}/plan`}>
+            <Link className={similar ? 'btn btn-quiet' : 'btn btn-primary'} href={`/c/${classId}/plan`}>
               To the plan
             </Link>
-            <Button
-              variant={regroupings ? 'quiet' : 'primary'}
-              disabled={busy}
-              onClick={() => run(() => suggest({ classId }), setRegroupings)}
-            >
-              {busy ? 'Looking …' : 'Suggest moves'}
-            </Button>
+            {similar && (
+              <Button variant={regroupings ? 'quiet' : 'primary'} disabled={busy} onClick={suggest}>
+                Suggest moves
+              </Button>
+            )}
           </>
         )}
       </div>
@@ -143,7 +202,7 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
             id="lanes"
             sensors={sensors}
             onDragEnd={({ active, over }) => {
-              if (over && Number(over.id) !== groupOf(String(active.id)))
+              if (over && Number(over.id) !== table.groupOf(String(active.id)))
                 table.move(String(active.id), Number(over.id))
             }}
           >
@@ -152,7 +211,8 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
                 key={group.pennant}
                 position={position}
                 group={group}
-                levels={table.levels}
+                levels={table.fit.levels}
+                ownRanges={Object.keys(table.own).length > 0}
                 selected={selected}
                 onLevel={(level) => table.setLevel(position, level)}
                 onSelect={setSelected}
@@ -166,7 +226,9 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
                 {group.children.map((id) => ({
                   id,
                   name: names.get(id) ?? '',
-                  success: table.success[id][group.level],
+                  success: table.successOf(id, group),
+                  locked: table.locked.includes(id),
+                  ...(table.own[id] === undefined ? {} : { range: table.fit.levels[table.own[id]].title }),
                 }))}
               </Lane>
             ))}
@@ -176,18 +238,32 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
           {selected ? (
             <SelectedChild
               name={names.get(selected) ?? ''}
-              success={table.success[selected]}
               groups={table.groups}
-              own={groupOf(selected)}
+              successIn={(group) => table.successOf(selected, group)}
+              own={table.groupOf(selected)}
+              locked={table.locked.includes(selected)}
+              partners={partnersOf(selected)}
               onMove={(to) => table.move(selected, to)}
+              onLock={(on) => table.lock(selected, on)}
               onClose={() => setSelected(null)}
             />
           ) : regroupings ? (
             <Moves
               regroupings={regroupings}
+              children={ids}
+              pennants={pennants}
               names={names}
-              busy={busy}
-              onAccept={(made) => keep(made.groups, 'suggested moves')}
+              busy={busy || worker.busy}
+              onAccept={({ groups }) =>
+                keep(
+                  groups.map(({ level, children }, g) => ({
+                    pennant: pennants[g],
+                    level,
+                    children: children.map((child) => ids[child]),
+                  })),
+                  'suggested moves',
+                )
+              }
             />
           ) : (
             <>
@@ -198,55 +274,21 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
               >
                 {numberFinding(page.byNumber, table.groups.length)}
               </CountCurve>
-              <div className="remake">
-                <Form.Group controlId="focus-game">
-                  <Form.Label className="small">Level by</Form.Label>
-                  <Form.Select
-                    size="sm"
-                    value={table.gameId}
-                    disabled={busy}
-                    onChange={({ target }) => remake(target.value, count)}
-                  >
-                    {games.map(({ id, title }) => (
-                      <option key={id} value={id}>
-                        {title}
-                      </option>
-                    ))}
-                  </Form.Select>
-                </Form.Group>
-                <Form.Group controlId="group-count">
-                  <Form.Label className="small">Groups</Form.Label>
-                  <Form.Select
-                    size="sm"
-                    value={count}
-                    disabled={busy}
-                    onChange={({ target }) => remake(table.gameId, Number(target.value))}
-                  >
-                    {Array.from({ length: Math.min(mostGroups, page.children.length) }, (_, i) => i + 1).map(
-                      (number) => (
-                        <option key={number}>{number}</option>
-                      ),
-                    )}
-                  </Form.Select>
-                </Form.Group>
-                <Form.Group controlId="group-size">
-                  <Form.Label className="small">At most in a group</Form.Label>
-                  <Form.Select
-                    size="sm"
-                    value={largest ?? ''}
-                    disabled={busy}
-                    onChange={({ target }) => remake(table.gameId, count, Number(target.value) || undefined)}
-                  >
-                    <option value="">about even</option>
-                    {sizesFor(page.children.length, count).map((size) => (
-                      <option key={size}>{size}</option>
-                    ))}
-                  </Form.Select>
-                </Form.Group>
-                <Button variant="quiet" size="sm" disabled={busy} onClick={() => remake(table.gameId, count)}>
-                  Make anew
-                </Button>
-              </div>
+              <MakePanel
+                making={making}
+                children={ids.length}
+                games={games}
+                busy={busy || worker.busy}
+                onChange={remake}
+              />
+              <LimitsList
+                classId={classId}
+                locked={table.locked}
+                links={page.links}
+                groups={table.groups}
+                names={names}
+                onRelease={(child) => table.lock(child, false)}
+              />
               {page.versions.length > 0 && (
                 <details className="small">
                   <summary>
@@ -269,11 +311,14 @@ export function GroupsPage({ classId, page, games, propose, save, suggest }: Pro
       </div>
     </>
   )
-}
 
-/** Largest groups to choose from: from a fair share up to four more. */
-function sizesFor(children: number, count: number): number[] {
-  return Array.from({ length: 5 }, (_, more) => Math.ceil(children / count) + more)
+  /** Who plays in one pair with a child. */
+  function partnersOf(child: string): string[] {
+    const pair = table.pairs[child]
+    return pair === undefined
+      ? []
+      : ids.filter((id) => id !== child && table.pairs[id] === pair).map((id) => names.get(id) ?? '')
+  }
 }
 
 /** What the curve shows, in the words of its finding. */

@@ -4,7 +4,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core'
 import Form from 'react-bootstrap/Form'
 import { inBand } from '@/core/grouping/fit-cost'
 import { groupNames } from '@/core/grouping/pennants'
-import type { ShownGroup } from '@/server/groups'
+import type { ShownGroup } from '@/server/groups/groups'
 import { Pennant } from '../pennant'
 import { band } from './use-groups'
 
@@ -18,6 +18,9 @@ interface Named {
   id: string
   name: string
   success: number
+  locked: boolean
+  /** The child's own range, where it has one. */
+  range?: string
 }
 
 /** Names in three sub-rows, each in the first where it has room. */
@@ -40,6 +43,8 @@ interface LaneProps {
   position: number
   group: ShownGroup
   levels: { id: string; title: string }[]
+  /** Children play at levels of their own: the group has none to choose. */
+  ownRanges: boolean
   children: Named[]
   selected: string | null
   onLevel: (level: number) => void
@@ -48,7 +53,8 @@ interface LaneProps {
 }
 
 /** One group: its children where their predicted success at its level puts them. */
-export function Lane({ position, group, levels, children, selected, onLevel, onSelect, onMove }: LaneProps) {
+export function Lane(props: LaneProps) {
+  const { position, group, levels, ownRanges, children, selected, onLevel, onSelect, onMove } = props
   const { setNodeRef, isOver } = useDroppable({ id: String(position) })
   const name = groupNames[group.pennant]
   return (
@@ -58,18 +64,22 @@ export function Lane({ position, group, levels, children, selected, onLevel, onS
           <Pennant number={group.pennant} />
           <strong>{name}</strong> <span className="tiny muted">{children.length}</span>
         </div>
-        <Form.Select
-          size="sm"
-          aria-label={`${name}: level`}
-          value={group.level}
-          onChange={({ target }) => onLevel(Number(target.value))}
-        >
-          {levels.map(({ id, title }, index) => (
-            <option key={id} value={index}>
-              {title}
-            </option>
-          ))}
-        </Form.Select>
+        {ownRanges ? (
+          <span className="tiny muted">own range for each</span>
+        ) : (
+          <Form.Select
+            size="sm"
+            aria-label={`${name}: level`}
+            value={group.level}
+            onChange={({ target }) => onLevel(Number(target.value))}
+          >
+            {levels.map(({ id, title }, index) => (
+              <option key={id} value={index}>
+                {title}
+              </option>
+            ))}
+          </Form.Select>
+        )}
       </div>
       <div ref={setNodeRef} className={isOver ? 'lane-sea over' : 'lane-sea'} style={{ width: laneWidth }}>
         <div className="zone" style={{ left: laneX(band[0]), width: laneX(band[1]) - laneX(band[0]) }} />
@@ -95,6 +105,8 @@ function Name({
   x,
   row,
   fits,
+  locked,
+  range,
   selected,
   onSelect,
   onMove,
@@ -112,7 +124,7 @@ function Name({
       ref={setNodeRef}
       type="button"
       {...listeners}
-      className={`lane-name${fits ? '' : ' outside'}${isDragging ? ' dragging' : ''}`}
+      className={`lane-name${fits ? '' : ' outside'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
       data-child={id}
       style={{
         left: x - 8,
@@ -120,7 +132,8 @@ function Name({
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
       }}
       aria-pressed={selected}
-      aria-label={`${name}, ${Math.round(success * 100)} in 100 right alone${fits ? '' : ', outside the zone'}`}
+      aria-label={`${name}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${fits ? '' : ', outside the zone'}${locked ? ', stays here' : ''}`}
+      title={range}
       onClick={onSelect}
       onKeyDown={(event) => {
         const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0

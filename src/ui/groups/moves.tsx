@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { groupNames } from '@/core/grouping/pennants'
-import type { Regrouping } from '@/server/groups'
+import type { Regrouping } from '@/core/grouping/regrouping'
 import { CountCurve } from '../charts/count-curve'
 import { capital, hundredths, lower } from '../words'
 
@@ -17,11 +17,16 @@ function finding({ moves }: Regrouping, more: number): string {
 /** The fewest moves that repair the groups: how many are worth it, who, and why. */
 export function Moves({
   regroupings,
+  children,
+  pennants,
   names,
   busy,
   onAccept,
 }: {
   regroupings: Regrouping[]
+  /** Ids of the children, in the order the regroupings count them. */
+  children: readonly string[]
+  pennants: readonly number[]
   names: Map<string, string>
   busy: boolean
   onAccept: (made: Regrouping) => void
@@ -42,7 +47,7 @@ export function Moves({
       <CountCurve
         points={regroupings.map(({ moves, fitting }) => ({ at: moves.length, fitting }))}
         mark={count}
-        of={regroupings[0].groups.reduce((sum, { children }) => sum + children.length, 0)}
+        of={regroupings[0].groups.reduce((sum, group) => sum + group.children.length, 0)}
         by="number of moves"
       >
         {finding(made, made.fitting - now.fitting)}
@@ -66,7 +71,7 @@ export function Moves({
         {made.moves.map(({ child, to, here, there }) => (
           <li key={child}>
             <span className="grow">
-              <strong>{names.get(child)}</strong> to {groupNames[made.groups[to].pennant]}: {hundredths(here)}{' '}
+              <strong>{names.get(children[child])}</strong> to {groupNames[pennants[to]]}: {hundredths(here)}{' '}
               right alone here, {hundredths(there)} there.
             </span>
           </li>

@@ -1,25 +1,33 @@
 'use client'
 
 import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { groupNames } from '@/core/grouping/pennants'
-import type { ShownGroup } from '@/server/groups'
+import type { ShownGroup } from '@/server/groups/groups'
 import { Pennant } from '../pennant'
 import { hundredths } from '../words'
 
 /** The menu way to move a child: every group with what is to be expected there. */
 export function SelectedChild({
   name,
-  success,
   groups,
+  successIn,
   own,
+  locked,
+  partners,
   onMove,
+  onLock,
   onClose,
 }: {
   name: string
-  success: number[]
   groups: ShownGroup[]
+  successIn: (group: ShownGroup) => number
   own: number
+  /** Stays in the group when groups are made anew. */
+  locked: boolean
+  partners: readonly string[]
   onMove: (to: number) => void
+  onLock: (on: boolean) => void
   onClose: () => void
 }) {
   return (
@@ -33,12 +41,20 @@ export function SelectedChild({
       <p className="tiny muted">
         Right alone, times in 100, at each group’s level. Arrow up and down move a focused name too.
       </p>
+      {partners.length > 0 && <p className="small">Plays with {partners.join(' and ')}.</p>}
+      <Form.Check
+        id="stays-here"
+        className="small"
+        label={`Stays in ${groupNames[groups[own].pennant]} when groups are made anew`}
+        checked={locked}
+        onChange={({ target }) => onLock(target.checked)}
+      />
       <ul className="rows">
         {groups.map((group, position) => (
           <li key={group.pennant}>
             <Pennant number={group.pennant} />
             <span className="grow">
-              {groupNames[group.pennant]} <span className="muted">{hundredths(success[group.level])}</span>
+              {groupNames[group.pennant]} <span className="muted">{hundredths(successIn(group))}</span>
             </span>
             {position === own ? (
               <span className="tiny muted">is here</span>

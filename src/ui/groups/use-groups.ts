@@ -2,40 +2,50 @@
 
 import { useState } from 'react'
 import { inBand } from '@/core/grouping/fit-cost'
-import type { GroupsPage, ShownGroup } from '@/server/groups'
+import type { GroupingMode } from '@/core/grouping/mode'
+import type { Proposal } from '@/core/grouping/propose'
+import type { ClassFit } from '@/core/grouping/request'
+import type { GroupsPage, ShownGroup } from '@/server/groups/groups'
 
 export const band = [0.7, 0.9] as const
 
+/** The groups on the table: by which game and how they were made, and who is where. */
 export interface Arrangement {
   gameId: string
-  levels: { id: string; title: string }[]
-  success: Record<string, number[]>
-  groups: ShownGroup[]
+  mode: GroupingMode
+  fit: ClassFit
   oneLevel: number
+  groups: ShownGroup[]
+  own: Record<string, number>
+  pairs: Record<string, number>
+  /** Children who stay in their group when groups are made anew. */
+  locked: string[]
 }
 
 /** The groups on the table: moved by hand, measured at once, not saved until the teacher says so. */
 export function useGroups(page: GroupsPage) {
-  const [arrangement, setArrangement] = useState<Arrangement>(() => ({
-    gameId: page.gameId,
-    levels: page.levels,
-    success: Object.fromEntries(page.children.map(({ id, success }) => [id, success])),
-    groups: page.groups,
-    oneLevel: page.oneLevel.fitting,
-  }))
+  const [arrangement, setArrangement] = useState<Arrangement>(() => {
+    const { gameId, mode, fit, oneLevel, groups, own, pairs, locked } = page
+    return { gameId, mode, fit, oneLevel, groups, own, pairs, locked }
+  })
   const [changed, setChanged] = useState(page.version === null)
+  const { groups, fit, own, pairs, locked } = arrangement
 
-  const set = (next: Arrangement) => {
-    setArrangement(next)
+  const set = (part: Partial<Arrangement>) => {
+    setArrangement((before) => ({ ...before, ...part }))
     setChanged(true)
   }
-  const { groups, success } = arrangement
+  const levelOf = (child: string, group: ShownGroup) => own[child] ?? group.level
+  const successOf = (child: string, group: ShownGroup) => fit.success[child][levelOf(child, group)]
   return {
     ...arrangement,
     changed,
     set,
+    levelOf,
+    successOf,
+    groupOf: (child: string) => groups.findIndex(({ children }) => children.includes(child)),
     fitting: groups.reduce(
-      (sum, { level, children }) => sum + children.filter((id) => inBand(success[id][level], band)).length,
+      (sum, group) => sum + group.children.filter((child) => inBand(successOf(child, group), band)).length,
       0,
     ),
     brokenLinks: page.links.filter(({ kind, a, b }) => {
@@ -44,15 +54,39 @@ export function useGroups(page: GroupsPage) {
     }),
     move(child: string, to: number) {
       set({
-        ...arrangement,
         groups: groups.map((group, g) => {
           const without = group.children.filter((id) => id !== child)
           return { ...group, children: g === to ? [...without, child] : without }
         }),
+        // Who leaves a partner behind is in no pair any more, and neither is the partner.
+        pairs: Object.fromEntries(Object.entries(pairs).filter(([, pair]) => pair !== pairs[child])),
+        locked: locked.filter((id) => id !== child),
       })
     },
+    lock: (child: string, on: boolean) =>
+      set({ locked: [...locked.filter((id) => id !== child), ...(on ? [child] : [])] }),
     setLevel: (group: number, level: number) =>
-      set({ ...arrangement, groups: groups.map((g, i) => (i === group ? { ...g, level } : g)) }),
-    setGroups: (next: ShownGroup[]) => set({ ...arrangement, groups: next }),
+      set({ groups: groups.map((g, i) => (i === group ? { ...g, level } : g)) }),
+    /** Takes proposed groups over; names, shapes and colours stay with their numbers. */
+    take(proposal: Proposal, children: readonly string[]) {
+      const byChild = (values: number[] | null) =>
+        Object.fromEntries((values ?? []).map((value, child) => [children[child], value]))
+      set({
+        groups: proposal.groups.map(({ level, children: there }, g) => ({
+          pennant: groups[g]?.pennant ?? freePennant(groups, g),
+          level,
+          children: there.map((child) => children[child]),
+        })),
+        own: byChild(proposal.own),
+        pairs: byChild(proposal.pairs),
+      })
+    },
   }
+}
+
+/** For a group more than there were: the first pennants that no group carries, in turn. */
+function freePennant(groups: readonly ShownGroup[], position: number): number {
+  const used = groups.map(({ pennant }) => pennant)
+  const free = Array.from({ length: 12 }, (_, pennant) => pennant).filter((one) => !used.includes(one))
+  return free[position - groups.length]
 }

@@ -1,5 +1,5 @@
 import Form from 'react-bootstrap/Form'
-import type { PlanView } from '@/server/plan'
+import type { PlanView } from '@/server/plan/plan'
 
 interface Props {
   view: Pick<PlanView, 'shelf' | 'print'>

@@ -4,14 +4,18 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
+import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { Action } from '@/server/answer'
-import type { countOnShelf, Plan, PlanView, previewPlan, savePlan } from '@/server/plan'
+import type { countOnShelf, Plan, PlanView, previewPlan, savePlan } from '@/server/plan/plan'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { capital, dayInWords, many } from '../words'
+import { changeSlots, changeStation, pin, pinsOf, placeByHand, removeStation, takeOver } from './placing'
 import { PlanGrid } from './plan-grid'
+import { PlanNotes } from './plan-notes'
+import { PlanTimes } from './plan-times'
 import { Stations } from './stations'
+import { useFilling } from './use-filling'
 
 interface Props {
   classId: string
@@ -46,14 +50,19 @@ export function PlanEditor({
   // An answer that comes late is about the plan as it is by then.
   const latest = useRef(plan)
 
+  const filling = useFilling((filled) => change(takeOver(latest.current, filled)))
+
   function change(part: Partial<Plan>) {
-    // Levels chosen by hand belong to a group's station in a slot: other stations, other levels.
-    const chosen = part.stations || part.slots ? {} : plan.chosen
-    const next = { ...plan, chosen, ...part }
+    const next = { ...latest.current, ...part }
     latest.current = next
     setView({ ...view, plan: next })
     setChanged(true)
     run(() => preview({ classId, plan: next }), setView)
+  }
+
+  /** Plans all cells but those, in a worker. */
+  function fill(kept: readonly string[]) {
+    if (view.planner) filling.start({ ...view.planner, pins: pinsOf(plan, kept) })
   }
 
   function keep() {
@@ -75,87 +84,87 @@ export function PlanEditor({
       </div>
     )
 
-  const clashes = view.conflicts.length
+  const toLookAt = view.conflicts.filter(({ kind }) => kind !== 'game-again').length
+  const gaps = view.groups.length * plan.slots - view.visits.length
+  const said = [
+    gaps > 0 && many(gaps, 'gap'),
+    toLookAt > 0 && many(toLookAt, 'thing to look at', 'things to look at'),
+  ].filter(Boolean)
   return (
     <>
       <div className="headline">
         <div>
           <h1>
-            {clashes === 0 ? 'No clash' : many(clashes, 'thing to look at', 'things to look at')},{' '}
-            {many(plan.stations.length, 'station')}, {plan.slots * plan.slotMinutes} minutes
+            {said.length === 0 ? 'No clash' : said.join(', ')}, {many(plan.stations.length, 'station')},{' '}
+            {plan.slots * plan.slotMinutes} minutes
           </h1>
           <p>
-            {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} ·{' '}
-            {capital(plan.slots).toLowerCase()} slots of {plan.slotMinutes} minutes
+            {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} to {view.times.ends} ·{' '}
+            {capital(plan.slots).toLowerCase()} {plan.slots === 1 ? 'slot' : 'slots'} of {plan.slotMinutes}{' '}
+            minutes
           </p>
         </div>
-        {changed ? (
-          <Button disabled={busy} onClick={keep}>
-            {busy ? 'Working out …' : 'Ready'}
-          </Button>
+        {filling.busy ? (
+          <div className="filling" role="status">
+            <span className="small muted">Trying places …</span>
+            <ProgressBar now={100 * filling.done} aria-label="Places tried" />
+            <Button variant="quiet" size="sm" onClick={filling.keep}>
+              Stop, keep the best
+            </Button>
+          </div>
         ) : (
-          <Link className="btn btn-primary" href={`/c/${classId}/run`}>
-            To the session
-          </Link>
+          <>
+            {gaps === 0 && (
+              <Button variant="quiet" disabled={busy} onClick={() => fill(plan.pinned)}>
+                Plan anew
+              </Button>
+            )}
+            {gaps > 0 ? (
+              <>
+                {view.visits.length > 0 && (
+                  <Button variant="quiet" disabled={busy} onClick={keep}>
+                    Ready as it is
+                  </Button>
+                )}
+                <Button disabled={busy} onClick={() => fill(Object.keys(plan.placed ?? {}))}>
+                  Fill gaps
+                </Button>
+              </>
+            ) : changed ? (
+              <Button disabled={busy} onClick={keep}>
+                {busy ? 'Working out …' : 'Ready'}
+              </Button>
+            ) : (
+              <Link className="btn btn-primary" href={`/c/${classId}/run`}>
+                To the session
+              </Link>
+            )}
+          </>
         )}
       </div>
       <Problems problems={problems} />
-      <div className="plan-times">
-        <Form.Group controlId="plan-day">
-          <Form.Label className="small">Day</Form.Label>
-          <Form.Control
-            size="sm"
-            type="date"
-            min={today}
-            value={plan.day}
-            onChange={({ target }) => target.value && change({ day: target.value })}
-          />
-        </Form.Group>
-        <Form.Group controlId="plan-start">
-          <Form.Label className="small">Start</Form.Label>
-          <Form.Control
-            size="sm"
-            type="time"
-            value={plan.startsAt}
-            onChange={({ target }) => target.value && change({ startsAt: target.value })}
-          />
-        </Form.Group>
-        <Form.Group controlId="plan-slots">
-          <Form.Label className="small">Slots</Form.Label>
-          <Form.Select
-            size="sm"
-            value={plan.slots}
-            onChange={({ target }) => change({ slots: Number(target.value) })}
-          >
-            {[1, 2, 3, 4, 5, 6].map((number) => (
-              <option key={number}>{number}</option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <Form.Group controlId="plan-minutes">
-          <Form.Label className="small">Minutes each</Form.Label>
-          <Form.Select
-            size="sm"
-            value={plan.slotMinutes}
-            onChange={({ target }) => change({ slotMinutes: Number(target.value) })}
-          >
-            {[...new Set([8, 10, 12, 15, 20, plan.slotMinutes])]
-              .sort((a, b) => a - b)
-              .map((number) => (
-                <option key={number}>{number}</option>
-              ))}
-          </Form.Select>
-        </Form.Group>
-      </div>
+      <PlanTimes
+        plan={plan}
+        today={today}
+        onChange={change}
+        onSlots={(slots) => change(changeSlots(plan, slots))}
+      />
       <div className="columns">
-        <PlanGrid
-          view={view}
-          onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })}
-        />
+        <div className="plan-main">
+          <PlanGrid
+            view={view}
+            onPlace={(key, station) => change(placeByHand(plan, key, station))}
+            onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })}
+            onPin={(key, on) => change(pin(plan, key, on))}
+          />
+          <PlanNotes view={view} />
+        </div>
         <Stations
           view={view}
           games={games}
-          onChange={(stations) => change({ stations })}
+          onStation={(station, to) => change(changeStation(plan, station, to))}
+          onAdd={(gameId) => change({ stations: [...plan.stations, { gameId, mode: 'own', places: null }] })}
+          onRemove={(station) => change(removeStation(plan, station))}
           onCount={(item, number) =>
             run(
               () => count({ classId, item, count: number }),

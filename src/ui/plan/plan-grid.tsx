@@ -2,18 +2,18 @@
 
 import Form from 'react-bootstrap/Form'
 import { groupNames } from '@/core/grouping/pennants'
-import type { Conflict, PlannedVisit, PlanView } from '@/server/plan'
+import type { Conflict, PlannedVisit, PlanView } from '@/server/plan/plan'
 import { Pennant } from '../pennant'
 import { hundredths, many } from '../words'
 
-/** Groups down, slots across: station, level, sets and what does not go, on the cell. */
-export function PlanGrid({
-  view,
-  onLevel,
-}: {
-  view: PlanView
+interface Changes {
+  onPlace: (key: string, station: number | null) => void
   onLevel: (key: string, levelId: string) => void
-}) {
+  onPin: (key: string, on: boolean) => void
+}
+
+/** Groups down, slots across: station, level, sets and what does not go, on the cell. */
+export function PlanGrid({ view, ...changes }: { view: PlanView } & Changes) {
   return (
     <table className="plan-grid">
       <thead>
@@ -21,7 +21,7 @@ export function PlanGrid({
           <th scope="col">
             <span className="visually-hidden">Group</span>
           </th>
-          {view.times.map(({ from, to }, slot) => (
+          {view.times.slots.map(({ from, to }, slot) => (
             <th key={slot} scope="col">
               Slot {slot + 1} <span className="muted">{`${from}–${to}`}</span>
             </th>
@@ -36,12 +36,11 @@ export function PlanGrid({
               {groupNames[pennant]}
               <span className="tiny muted">{children.length}</span>
             </th>
-            {view.times.map((_, slot) => {
-              const visit = view.visits.find(
-                (candidate) => candidate.slot === slot && candidate.group === group,
-              )
-              return <td key={slot}>{visit && <Visit view={view} visit={visit} onLevel={onLevel} />}</td>
-            })}
+            {view.times.slots.map((_, slot) => (
+              <td key={slot}>
+                <Cell view={view} slot={slot} group={group} {...changes} />
+              </td>
+            ))}
           </tr>
         ))}
       </tbody>
@@ -49,38 +48,55 @@ export function PlanGrid({
   )
 }
 
-function Visit({
+function Cell({
   view,
-  visit,
+  slot,
+  group,
+  onPlace,
   onLevel,
-}: {
-  view: PlanView
-  visit: PlannedVisit
-  onLevel: (key: string, levelId: string) => void
-}) {
-  const { slot, group, station, levelId, sets, fitting, children } = visit
-  const { title, levels } = view.stations[station]
-  const conflicts = view.conflicts.filter((conflict) => conflict.slot === slot && conflict.group === group)
+  onPin,
+}: { view: PlanView; slot: number; group: number } & Changes) {
+  const visit = view.visits.find((one) => one.slot === slot && one.group === group)
+  const conflicts = view.conflicts.filter((one) => one.slot === slot && one.group === group)
+  const key = `${slot}:${group}`
+  const where = `${groupNames[view.groups[group].pennant]}, slot ${slot + 1}`
+  const clash = conflicts.some(({ kind }) => kind !== 'game-again')
   return (
-    <div className={conflicts.length > 0 ? 'visit clash' : 'visit'}>
-      <strong>{title}</strong>
-      <Form.Select
-        size="sm"
-        aria-label={`${groupNames[view.groups[group].pennant]}, slot ${slot + 1}, ${title}: level`}
-        value={levelId}
-        onChange={({ target }) => onLevel(`${slot}:${group}`, target.value)}
-      >
-        {levels.map(({ id, title: level }) => (
-          <option key={id} value={id}>
-            {level}
-          </option>
-        ))}
-      </Form.Select>
-      <div className="tiny muted">
-        {fitting} of {children} in zone · {sets.join(' + ')}
+    <div className={clash || !visit ? 'visit clash' : 'visit'}>
+      <div className="visit-place">
+        <Form.Select
+          size="sm"
+          aria-label={`${where}: station`}
+          value={visit?.station ?? ''}
+          onChange={({ target }) => onPlace(key, target.value === '' ? null : Number(target.value))}
+        >
+          <option value="">nowhere</option>
+          {view.stations.map(({ title }, station) => (
+            <option key={station} value={station}>
+              {title}
+            </option>
+          ))}
+        </Form.Select>
+        {visit && (
+          <button
+            type="button"
+            className="pin"
+            aria-pressed={visit.pinned}
+            aria-label={`${where}: keep here`}
+            title={visit.pinned ? 'Stays when the rest is planned anew' : 'Keep here'}
+            onClick={() => onPin(key, !visit.pinned)}
+          >
+            <PinSign />
+          </button>
+        )}
       </div>
+      {visit ? <Visit view={view} visit={visit} where={where} onLevel={onLevel} /> : null}
+      {!visit && <div className="tiny clash-text">{gapInWords(view, slot, group)}</div>}
       {conflicts.map((conflict) => (
-        <div key={conflict.kind} className="tiny clash-text">
+        <div
+          key={conflict.kind}
+          className={conflict.kind === 'game-again' ? 'tiny muted' : 'tiny clash-text'}
+        >
           {conflictInWords(conflict)}
         </div>
       ))}
@@ -88,21 +104,94 @@ function Visit({
   )
 }
 
+function Visit({
+  view,
+  visit,
+  where,
+  onLevel,
+}: {
+  view: PlanView
+  visit: PlannedVisit
+  where: string
+  onLevel: Changes['onLevel']
+}) {
+  const { slot, group, station, levelId, ranges, sets, fitting, children } = visit
+  const { title, levels } = view.stations[station]
+  return (
+    <>
+      {ranges.length > 0 ? (
+        <div className="tiny own-ranges">
+          {ranges.map(({ title: level, children: there }) => `${there} × ${level}`).join(', ')}
+        </div>
+      ) : (
+        <Form.Select
+          size="sm"
+          aria-label={`${where}, ${title}: level`}
+          value={levelId}
+          onChange={({ target }) => onLevel(`${slot}:${group}`, target.value)}
+        >
+          {levels.map(({ id, title: level }) => (
+            <option key={id} value={id}>
+              {level}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+      <div className="tiny muted">
+        {fitting} of {children} in zone · {sets.join(' + ')}
+      </div>
+    </>
+  )
+}
+
+/** A mooring ring: what is tied here stays. */
+const PinSign = () => (
+  <svg viewBox="0 0 16 16" width="16" height="16" aria-hidden>
+    <path d="M8 1.5v5M4.5 4h7" fill="none" stroke="currentColor" strokeWidth="1.75" />
+    <circle cx="8" cy="10.5" r="4" fill="none" stroke="currentColor" strokeWidth="1.75" />
+  </svg>
+)
+
+const ruleWords = {
+  places: 'no place left',
+  adults: 'no adult free',
+  floor: 'the floor is taken',
+  noise: 'too loud with the others',
+  materials: 'too little on the shelf',
+  'not-shown': 'not shown yet',
+} as const
+
+/** Why a cell has no station: what stands against each of them, or that nothing does. */
+function gapInWords(view: PlanView, slot: number, group: number): string {
+  const gap = view.gaps.find((one) => one.slot === slot && one.group === group)
+  if (!gap) return 'No station yet.'
+  if (gap.nothingOffered) return 'No station takes a group of this size as it is set up.'
+  const rules = Object.entries(gap.rules) as [keyof typeof ruleWords, number][]
+  if (rules.length === 0) return 'No station yet.'
+  return `${rules.map(([rule, stations]) => `${ruleWords[rule]} (${many(stations, 'station')})`).join(', ')}.`
+}
+
 function conflictInWords(conflict: Conflict): string {
   switch (conflict.kind) {
     case 'again':
-      return 'Here a second time: more slots than stations.'
+      return 'Here a second time.'
     case 'too-long':
       return `Ends in the slot ${hundredths(conflict.finishInSlot)} times in 100.`
     case 'too-few':
       return `Needs at least ${many(conflict.least, 'child', 'children')}.`
     case 'adult':
       return 'This game needs an adult there.'
+    case 'adults':
+      return 'With the others more adults than there are.'
+    case 'places':
+      return 'More children than the station takes.'
     case 'floor':
       return 'Another game needs the floor as well.'
     case 'noise':
       return 'With the others too loud for one room.'
     case 'materials':
       return 'With the others more than your shelf holds.'
+    case 'game-again':
+      return 'Played within the last week.'
   }
 }

@@ -2,7 +2,7 @@
 
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Plan, PlanView } from '@/server/plan'
+import type { Plan, PlanView } from '@/server/plan/plan'
 import { modeInWords } from '../words'
 import { FetchList } from './fetch-list'
 
@@ -10,12 +10,16 @@ import { FetchList } from './fetch-list'
 export function Stations({
   view,
   games,
-  onChange,
+  onStation,
+  onAdd,
+  onRemove,
   onCount,
 }: {
   view: PlanView
   games: { id: string; title: string }[]
-  onChange: (stations: Plan['stations']) => void
+  onStation: (station: number, to: Partial<Plan['stations'][number]>) => void
+  onAdd: (gameId: string) => void
+  onRemove: (station: number) => void
   onCount: (item: string, count: number | null) => void
 }) {
   const { stations } = view.plan
@@ -24,7 +28,7 @@ export function Stations({
     <aside className="stations">
       <h2 className="section">Stations</h2>
       <ol className="rows">
-        {stations.map(({ gameId, mode }, position) => (
+        {stations.map(({ gameId, mode, places }, position) => (
           <li key={position}>
             <div className="grow">
               <div className="station-line">
@@ -32,7 +36,7 @@ export function Stations({
                   size="sm"
                   aria-label={`Station ${position + 1}: game`}
                   value={gameId}
-                  onChange={({ target }) => onChange(stations.with(position, { gameId: target.value, mode }))}
+                  onChange={({ target }) => onStation(position, { gameId: target.value })}
                 >
                   {games.map(({ id, title }) => (
                     <option key={id} value={id}>
@@ -44,9 +48,7 @@ export function Stations({
                   size="sm"
                   aria-label={`Station ${position + 1}: adult`}
                   value={mode}
-                  onChange={({ target }) =>
-                    onChange(stations.with(position, { gameId, mode: target.value as typeof mode }))
-                  }
+                  onChange={({ target }) => onStation(position, { mode: target.value as typeof mode })}
                 >
                   {Object.entries(modeInWords).map(([value, words]) => (
                     <option key={value} value={value}>
@@ -54,11 +56,27 @@ export function Stations({
                     </option>
                   ))}
                 </Form.Select>
+                <Form.Select
+                  size="sm"
+                  aria-label={`Station ${position + 1}: places`}
+                  value={places ?? ''}
+                  onChange={({ target }) => onStation(position, { places: Number(target.value) || null })}
+                >
+                  <option value="">any</option>
+                  {[...new Set([2, 3, 4, 5, 6, 7, 8, 10, 12, places ?? 4])]
+                    .sort((a, b) => a - b)
+                    .map((number) => (
+                      <option key={number} value={number}>
+                        {number} ch.
+                      </option>
+                    ))}
+                </Form.Select>
                 <Button
                   variant="quiet"
                   size="sm"
                   aria-label={`Remove station ${position + 1}`}
-                  onClick={() => onChange(stations.toSpliced(position, 1))}
+                  disabled={stations.length === 1}
+                  onClick={() => onRemove(position)}
                 >
                   Remove
                 </Button>
@@ -72,12 +90,7 @@ export function Stations({
           </li>
         ))}
       </ol>
-      <Button
-        variant="quiet"
-        size="sm"
-        disabled={stations.length >= 8}
-        onClick={() => onChange([...stations, { gameId: games[0].id, mode: 'own' }])}
-      >
+      <Button variant="quiet" size="sm" disabled={stations.length >= 8} onClick={() => onAdd(games[0].id)}>
         Add a station
       </Button>
       <FetchList view={view} onCount={onCount} />

@@ -15,7 +15,7 @@ const judgedWords = { own: 'on their own', help: 'with help', notYet: 'not yet' 
 
 /** One child: what is believed on each strand, how it moved, and every record it rests on. */
 export function ChildPage({ classId, page }: { classId: string; page: Page }) {
-  const { child, suggestion, weighed, group, strands, records, today } = page
+  const { child, suggestion, weighed, movingUp, group, strands, records, today } = page
   const place = { strand: suggestion.strand, step: suggestion.step }
   return (
     <>
@@ -61,7 +61,7 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
         </div>
         <div className="beside">
           <TaskCard place={place} seed={Number.parseInt(child.id.slice(0, 6), 16)} />
-          {weighed && <Why weighed={weighed} at={stepOf(place).short} />}
+          {weighed && <Why weighed={weighed} at={stepOf(place).short} speaks={movingUp.by} />}
           <section className="evidence" aria-label="Evidence">
             <h2 className="section">What was seen</h2>
             {records.length === 0 && (

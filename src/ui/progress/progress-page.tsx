@@ -1,17 +1,30 @@
 'use client'
 
 import Link from 'next/link'
+import type { MovingUp } from '@/core/evidence/moving-up'
 import { stepOf, strandOf } from '@/core/skills'
 import type { ProgressPage as Page } from '@/server/progress'
 import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
-import { capital, lower, reasonInWords } from '../words'
+import { capital, lower, many, reasonInWords } from '../words'
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
 
+/** What the suggestions come from, in the class's house style. */
+function movingUpInWords(movingUp: MovingUp): string {
+  switch (movingUp.by) {
+    case 'estimate':
+      return 'Suggested by the estimate.'
+    case 'count':
+      return `Suggested by counting: ${movingUp.own} of the last ${movingUp.of} alone, on ${many(movingUp.days, 'day')}.`
+    case 'judgement':
+      return 'Estimate and counting stand behind “Why”.'
+  }
+}
+
 /** Who is ready, who needs another look, and how each child's estimate moved. */
 export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
-  const { suggestions, children, strand, followed, today, hasGroups } = page
+  const { suggestions, movingUp, children, strand, followed, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
   const look = suggestions.length - ready - back
@@ -26,13 +39,15 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
           <h1>
             {children.length === 0
               ? 'No children yet'
-              : ready === 0
-                ? 'Nobody is ready to move yet'
-                : `${capital(ready)} may be ready to move`}
+              : movingUp.by === 'judgement'
+                ? 'You decide who moves up'
+                : ready === 0
+                  ? 'Nobody is ready to move yet'
+                  : `${capital(ready)} may be ready to move`}
           </h1>
           <p>
-            {others.length > 0 ? sentence(others.join(', ')) : 'Nothing else stands out.'} The teacher
-            decides; nothing moves a child by itself.
+            {others.length > 0 ? sentence(others.join(', ')) : 'Nothing else stands out.'}{' '}
+            {movingUpInWords(movingUp)} Nothing moves a child by itself.
           </p>
         </div>
         <Link className="btn btn-primary" href={`/c/${classId}/groups`}>

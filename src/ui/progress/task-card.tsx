@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button'
 import { seededChance } from '@/core/chance/chance'
 import { stepOf, type StepPlace } from '@/core/skills'
 import { documents, statementsFor } from '@/core/skills/curricula'
+import { strategiesFor } from '@/core/skills/strategies'
 import { taskFor } from '@/core/skills/tasks'
 import { MarkSign } from '../run/station-column'
 
@@ -14,6 +15,7 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
   const { say, objects } = taskFor(place, seededChance(seed + turn))
   const { marks } = stepOf(place)
   const served = statementsFor(place)
+  const listenFor = strategiesFor(place)
   return (
     <section className="task-card" aria-label="A task to try">
       <h2 className="section">A task to try</h2>
@@ -29,6 +31,12 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
           </li>
         ))}
       </ul>
+      {listenFor.length > 0 && (
+        <p className="small muted">
+          Listen for how it is found:{' '}
+          {listenFor.map(({ title, heard }) => `${title} (${heard.replace(/\.$/, '')})`).join('; ')}.
+        </p>
+      )}
       <div className="task-foot">
         <Button variant="quiet" size="sm" onClick={() => setTurn(turn + 1)}>
           Other numbers

@@ -11,7 +11,7 @@ import type { Value } from './use-marks'
 /** What is behind a name: a tally, absence, and what the marks mean at this step. */
 export function ChildSheet({
   name,
-  visit,
+  step,
   mark,
   absent,
   enabled,
@@ -20,7 +20,8 @@ export function ChildSheet({
   onClose,
 }: {
   name: string
-  visit: RunVisit
+  /** What the child's marks are about. */
+  step: RunVisit['step']
   mark: Mark | undefined
   absent: boolean
   enabled: boolean
@@ -47,12 +48,12 @@ export function ChildSheet({
   )
   return (
     <SideSheet title={name} onClose={onClose}>
-      <p>{visit.step.sentence}</p>
+      <p>{step.sentence}</p>
       <ul className="rows small">
         {(['own', 'help', 'notYet'] as const).map((judged) => (
           <li key={judged}>
             <MarkSign judged={judged} />
-            <span className="grow">{visit.step.marks[judged]}</span>
+            <span className="grow">{step.marks[judged]}</span>
           </li>
         ))}
       </ul>

@@ -159,7 +159,7 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
       {open && openVisit && (
         <ChildSheet
           name={names.get(open.pupilId) ?? ''}
-          visit={openVisit}
+          step={openVisit.children.find(({ id }) => id === open.pupilId)?.own?.step ?? openVisit.step}
           mark={marks.markOf(open.visitId, open.pupilId)}
           absent={absent.has(open.pupilId)}
           enabled={running}

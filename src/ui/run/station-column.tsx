@@ -41,9 +41,15 @@ export function StationColumn({
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">
           <div className="step small">
-            <strong>{visit.step.short}</strong> <span className="muted">{visit.level}</span>
+            {visit.children.some(({ own }) => own) ? (
+              <strong>Own range for each</strong>
+            ) : (
+              <>
+                <strong>{visit.step.short}</strong> <span className="muted">{visit.level}</span>
+              </>
+            )}
           </div>
-          {visit.children.map(({ id, name }) => {
+          {visit.children.map(({ id, name, own }) => {
             const mark = markOf(visit.id, id)
             const away = absent.has(id)
             return (
@@ -53,7 +59,11 @@ export function StationColumn({
                   {away ? (
                     <small>away</small>
                   ) : (
-                    mark?.of != null && <small>{`${mark.right} of ${mark.of}`}</small>
+                    <small>
+                      {mark?.of != null
+                        ? `${mark.right} of ${mark.of}`
+                        : own && `${own.range} · ${own.step.short}`}
+                    </small>
                   )}
                 </button>
                 {judgements.map((judged) => (

@@ -3,6 +3,7 @@
 import { revalidatePath } from 'next/cache'
 import { answer } from '@/server/answer'
 import { addChildren, place, saveLinks } from '@/server/classes'
+import { changeHouseStyle } from '@/server/house-style'
 import { currentViewer } from '@/server/viewer'
 
 export async function placeAction(input: Parameters<typeof place>[1]) {
@@ -19,6 +20,12 @@ export async function addChildrenAction(input: Parameters<typeof addChildren>[1]
 
 export async function linksAction(input: Parameters<typeof saveLinks>[1]) {
   const done = await answer(saveLinks(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function houseStyleAction(input: Parameters<typeof changeHouseStyle>[1]) {
+  const done = await answer(changeHouseStyle(currentViewer(), input))
   revalidatePath('/c/[classId]', 'layout')
   return done
 }

@@ -3,7 +3,7 @@ import type { StrandSetId } from '@/core/skills'
 import { currentViewer } from '@/server/viewer'
 import { classTable } from '@/server/classes'
 import { ClassPage } from '@/ui/class/class-page'
-import { addChildrenAction, linksAction, placeAction } from './actions'
+import { addChildrenAction, houseStyleAction, linksAction, placeAction } from './actions'
 
 export const metadata: Metadata = { title: 'Class' }
 
@@ -23,6 +23,7 @@ export default async function Class({ params, searchParams }: Props) {
       place={placeAction}
       addChildren={addChildrenAction}
       saveLinks={linksAction}
+      changeStyle={houseStyleAction}
     />
   )
 }

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
 import { games } from '@/core/games'
-import { groupsPage } from '@/server/groups'
+import { groupsPage } from '@/server/groups/groups'
 import { currentViewer } from '@/server/viewer'
 import { GroupsPage } from '@/ui/groups/groups-page'
-import { proposeAction, saveGroupsAction, suggestMovesAction } from './actions'
+import { gameFitAction, saveGroupsAction } from './actions'
 
 export const metadata: Metadata = { title: 'Groups' }
 
@@ -16,9 +16,8 @@ export default async function Groups({ params }: { params: Promise<{ classId: st
       classId={classId}
       page={page}
       games={games.map(({ id, title }) => ({ id, title }))}
-      propose={proposeAction}
+      gameFit={gameFitAction}
       save={saveGroupsAction}
-      suggest={suggestMovesAction}
     />
   )
 }

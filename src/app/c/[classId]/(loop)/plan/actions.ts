@@ -2,7 +2,7 @@
 
 import { revalidatePath } from 'next/cache'
 import { answer } from '@/server/answer'
-import { countOnShelf, previewPlan, savePlan } from '@/server/plan'
+import { countOnShelf, previewPlan, savePlan } from '@/server/plan/plan'
 import { currentViewer } from '@/server/viewer'
 
 export async function previewAction(input: Parameters<typeof previewPlan>[1]) {

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { planPage } from '@/server/plan'
+import { planPage } from '@/server/plan/plan'
 import { currentViewer } from '@/server/viewer'
 import { PlanEditor } from '@/ui/plan/plan-editor'
 import { countOnShelfAction, previewAction, savePlanAction } from './actions'

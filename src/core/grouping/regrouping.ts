@@ -1,0 +1,80 @@
+import { presentGrouping } from './group'
+import type { Grouping, GroupingProblem } from './problem'
+import { evenSizes, requestFor, type ClassFit, type Link } from './request'
+
+/** A regrouping of the groups that stand; children by index, groups by number. */
+export interface Regrouping {
+  fitting: number
+  /** How far children stand outside their zone in all. */
+  cost: number
+  groups: Grouping['groups']
+  /** Who moves, and what is expected here and there. */
+  moves: { child: number; from: number; to: number; here: number; there: number }[]
+}
+
+/** The groups that stand as a request to regroup them within their sizes, and by index as they are. */
+export function regroupingOf(
+  children: readonly string[],
+  fit: ClassFit,
+  groups: readonly { level: number; children: string[] }[],
+  links: readonly Link[],
+) {
+  const sizes = groups.map((group) => group.children.length)
+  const even = evenSizes(children.length, groups.length)
+  const request = requestFor(children, fit, {
+    links,
+    sizes: {
+      count: groups.length,
+      min: Math.max(1, Math.min(even.min, ...sizes)),
+      max: Math.max(even.max, ...sizes),
+    },
+    current: Object.fromEntries(groups.flatMap((group, g) => group.children.map((id) => [id, g]))),
+  })
+  const present = groups.map(({ level, children: there }) => ({
+    level,
+    children: there.map((id) => children.indexOf(id)),
+  }))
+  return { request, present }
+}
+
+/**
+ * The groups as they stand, then those regroupings that are worth their moves.
+ * @param present children of each group and its level
+ * @param found by {@link regroup}, fewest moves first
+ */
+export function worthTheirMoves(
+  problem: GroupingProblem,
+  present: readonly { level: number; children: number[] }[],
+  found: readonly Grouping[],
+): Regrouping[] {
+  const now = presentGrouping(
+    problem,
+    present.map(({ children }) => children),
+    present.map(({ level }) => level),
+  )
+  return [now, ...found]
+    .filter((made, i, all) => i === 0 || isBetter(made, all.slice(0, i)))
+    .map(({ fitting, cost, groups, moved }) => ({
+      fitting,
+      cost,
+      groups,
+      moves: moved.map((child) => {
+        const from = present.findIndex(({ children }) => children.includes(child))
+        const to = groups.findIndex(({ children }) => children.includes(child))
+        return {
+          child,
+          from,
+          to,
+          here: problem.success[child][present[from].level],
+          there: problem.success[child][groups[to].level],
+        }
+      }),
+    }))
+}
+
+/** Worth showing: more children in their zone than with fewer moves, or clearly nearer to it. */
+function isBetter(made: Grouping, fewerMoves: readonly Grouping[]): boolean {
+  const most = Math.max(...fewerMoves.map(({ fitting }) => fitting))
+  const least = Math.min(...fewerMoves.map(({ cost }) => cost))
+  return made.fitting > most || (made.fitting === most && made.cost < 0.8 * least)
+}

@@ -1,0 +1,13 @@
+import { z } from 'zod'
+import { movingUpSchema } from './evidence/moving-up'
+import { groupingModeSchema } from './grouping/mode'
+import { skipOrderSchema } from './skills/skip-order'
+
+/** Where practitioners differ: what a class has settled on. Whatever is left out is done in the usual way. */
+export const houseStyleSchema = z.object({
+  grouping: groupingModeSchema.default('similar'),
+  movingUp: movingUpSchema.default({ by: 'estimate' }),
+  skipOrder: skipOrderSchema.default('tens-fives-twos'),
+})
+
+export type HouseStyle = z.infer<typeof houseStyleSchema>

@@ -1,0 +1,36 @@
+import { strandIds, strands } from './index'
+import { inSkipOrder, skipOrderSchema } from './skip-order'
+import { strategies, strategiesFor } from './strategies'
+
+test('the class’s order moves only the strands of counting in steps', () => {
+  expect(inSkipOrder(['place', 'skip-tens', 'add', 'skip-twos'], 'twos-fives-tens')).toEqual([
+    'place',
+    'skip-twos',
+    'add',
+    'skip-tens',
+  ])
+  for (const order of skipOrderSchema.options) {
+    const all = inSkipOrder(strandIds, order)
+    expect([...all].sort()).toEqual([...strandIds].sort())
+    strandIds.forEach((id, at) => expect(all[at].startsWith('skip-')).toBe(id.startsWith('skip-')))
+    // Threes, fours and sevens come last in every order (common practice, no source).
+    expect(all.filter((id) => id.startsWith('skip-')).at(-1)).toBe('skip-more')
+  }
+})
+
+test('strategies to listen for stand in their order, and only where something is worked out', () => {
+  const at = (id: string) => strategies.findIndex((strategy) => strategy.id === id)
+  for (const { id: strand, steps } of strands)
+    steps.forEach((_, step) => {
+      const found = strategiesFor({ strand, step })
+      expect(found.length > 0).toBe(strand === 'add' || strand === 'facts')
+      found.slice(1).forEach(({ id }, i) => expect(at(id)).toBe(at(found[i].id) + 1))
+    })
+  // Counting on is what the step is about: a child who counts all is not there yet.
+  const add = strands.find(({ id }) => id === 'add')!
+  const countOn = add.steps.findIndex(({ id }) => id === 'count-on-10')
+  expect(strategiesFor({ strand: 'add', step: countOn }).map(({ id }) => id)).toEqual([
+    'count-on-first',
+    'count-on-larger',
+  ])
+})

@@ -1,0 +1,79 @@
+import { gameOf } from '@/core/games'
+import { inBand } from '@/core/grouping/fit-cost'
+import type { GroupingMode } from '@/core/grouping/mode'
+import { cheapestLevel, groupingProblem, limitsSchema } from '@/core/grouping/problem'
+import { fittingBand, type Child } from '../children'
+import { successAt } from '../figures'
+
+/** A group as a plan sees it. */
+export interface PlannedGroup {
+  pennant: number
+  pupils: Child[]
+  /** Children by the pair they play in, where they play in pairs. */
+  pairs: (number | null)[]
+}
+
+/** The level at which a group plays a game, and who plays at another. */
+export interface GroupLevel {
+  level: number
+  /** Indices into the group: level of each child where they have own ranges in the same game. */
+  own: number[] | null
+  fitting: number
+  /** Mean success to expect. */
+  success: number
+}
+
+/**
+ * What a group comes to at a game: one level for all, or in mixed groups and pairs each child's own, of
+ * which the commonest stands for the group.
+ * @param chosen the level the teacher set herself; null: the one that fits
+ */
+export function levelOfGroup(
+  gameId: string,
+  { pupils, pairs }: PlannedGroup,
+  mode: GroupingMode,
+  chosen: number | null,
+): GroupLevel {
+  const success = successAt(
+    gameId,
+    pupils.map(({ rightAlone }) => rightAlone),
+  )
+  const sum = (at: (child: number) => number) =>
+    pupils.reduce((total, _, child) => total + success[child][at(child)], 0)
+  const of = (level: number, at: (child: number) => number, own: number[] | null): GroupLevel => ({
+    level,
+    own,
+    fitting: pupils.filter((_, child) => inBand(success[child][at(child)], fittingBand)).length,
+    success: pupils.length === 0 ? 0 : sum(at) / pupils.length,
+  })
+  if (chosen !== null) return of(chosen, () => chosen, null)
+  const cheapest = levelFinder(gameId, success)
+  const all = pupils.map((_, child) => child)
+  if (mode !== 'mixed' && mode !== 'pairs') {
+    const level = pupils.length === 0 ? 0 : cheapest(all)
+    return of(level, () => level, null)
+  }
+  const own = all.map((child) => {
+    const pair = pairs[child]
+    return cheapest(pair === null ? [child] : all.filter((other) => pairs[other] === pair))
+  })
+  return of(commonest(own), (child) => own[child], own)
+}
+
+/** The level that costs some children of the group least by fit. */
+function levelFinder(gameId: string, success: number[][]) {
+  const problem = groupingProblem({
+    children: success.map((_, child) => String(child)),
+    levels: gameOf(gameId).levels.map(({ id }) => id),
+    success,
+    band: fittingBand,
+    limits: limitsSchema.parse({ groups: { count: 1, min: 1, max: Math.max(1, success.length) } }),
+  })
+  return (children: readonly number[]) => cheapestLevel(problem, children).level
+}
+
+function commonest(levels: readonly number[]): number {
+  const counts = new Map<number, number>()
+  for (const level of levels) counts.set(level, (counts.get(level) ?? 0) + 1)
+  return [...counts].reduce((most, entry) => (entry[1] > most[1] ? entry : most), [0, 0])[0]
+}

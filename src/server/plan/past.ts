@@ -1,0 +1,57 @@
+import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
+import type { SeenRow } from '@/data/queries/evidence'
+import type { PlayedRow } from '@/data/queries/sessions'
+
+/** What a plan asks of a group's weeks before. */
+export interface GroupPast {
+  /** School days since half of the group last played a game. */
+  lastPlayed: Record<string, number>
+  /** Games most of the group have played with an adult near. */
+  met: string[]
+  /** School days since half of the group was with the teacher; null: not yet. */
+  sinceTeacher: number | null
+  /** Share of "not yet" among the latest marks. */
+  notYet: number
+}
+
+/** Latest marks of each child that say how it goes now. */
+const latestMarks = 10
+/** Of a group, so many must have met a game for the group to know it. */
+const mostOf = 0.75
+
+/** Sums up who has played what for the children who are a group now, whatever group they were in then. */
+export function pastOf(
+  pupils: readonly string[],
+  played: readonly PlayedRow[],
+  seen: readonly SeenRow[],
+  day: Day,
+): GroupPast {
+  const own = played.filter(({ pupilId }) => pupils.includes(pupilId))
+  const gameIds = [...new Set(own.map(({ gameId }) => gameId))]
+  const ago = (rows: readonly PlayedRow[]) => agoForShare(rows, pupils.length, 0.5, day)
+  const marks = pupils.flatMap((pupil) => seen.filter(({ pupilId }) => pupilId === pupil).slice(-latestMarks))
+  const withAdult = ({ mode }: PlayedRow) => mode === 'adult-led' || mode === 'adult-near'
+  return {
+    lastPlayed: Object.fromEntries(
+      gameIds.flatMap((gameId) => {
+        const days = ago(own.filter((row) => row.gameId === gameId))
+        return days === null ? [] : [[gameId, days]]
+      }),
+    ),
+    met: gameIds.filter((gameId) => {
+      const met = own.filter((row) => row.gameId === gameId && withAdult(row))
+      return new Set(met.map(({ pupilId }) => pupilId)).size >= mostOf * pupils.length
+    }),
+    sinceTeacher: ago(own.filter(({ mode }) => mode === 'adult-led')),
+    notYet: marks.length === 0 ? 0 : marks.filter(({ judged }) => judged === 'notYet').length / marks.length,
+  }
+}
+
+/** School days since the day from which on that share of the children did it; null: too few ever did. */
+function agoForShare(rows: readonly PlayedRow[], children: number, share: number, day: Day): number | null {
+  const last = new Map<string, Day>()
+  for (const row of rows) if (row.day > (last.get(row.pupilId) ?? '')) last.set(row.pupilId, row.day)
+  const days = [...last.values()].sort().reverse()
+  const wanted = Math.max(1, Math.ceil(share * children))
+  return days.length < wanted ? null : Math.max(0, schoolDaysBetween(days[wanted - 1], day))
+}

@@ -1,0 +1,146 @@
+import { z } from 'zod'
+import { gameIdSchema, games } from '@/core/games'
+import type { Day } from '@/core/planning/calendar'
+import { seenInClass } from '@/data/queries/evidence'
+import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
+import {
+  deletePlanned,
+  insertSession,
+  nextSession,
+  playedInClass,
+  type StoredSession,
+} from '@/data/queries/sessions'
+import { inventoryOf, saveCount } from '@/data/queries/shelf'
+import type { ClassScope } from '@/data/scope'
+import { childrenOf } from '../children'
+import { classIdSchema } from '../classes'
+import { todayIn } from '../clock'
+import { changingClass, readingClass, Refused } from '../use-case'
+import { pastOf } from './past'
+import { firstPlan, planOf, planSchema, type Plan } from './schema'
+import { workOut, type PlanContext, type PlanView } from './work-out'
+
+export type { Plan } from './schema'
+export type { Conflict, PlannedVisit, PlanView } from './work-out'
+
+export interface PlanPage {
+  /** Null: there are no groups to plan for. */
+  view: PlanView | null
+  /** The session this plan would take the place of. */
+  session: { id: string; state: StoredSession['state'] } | null
+  today: Day
+  games: { id: string; title: string }[]
+  /** True if the view holds a station more than what is stored. */
+  added: boolean
+}
+
+/** What a plan of a class is worked out from: groups, children, shelf, and what was played before `day`. */
+async function contextOf(scope: ClassScope, grouping: StoredGrouping, day: Day): Promise<PlanContext> {
+  const [children, inventory, played, seen] = await Promise.all([
+    childrenOf(scope),
+    inventoryOf(scope),
+    playedInClass(scope),
+    seenInClass(scope),
+  ])
+  const before = played.filter((row) => row.day < day)
+  return { grouping, children, room: { inventory, pastOf: (pupils) => pastOf(pupils, before, seen, day) } }
+}
+
+/** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
+export const planPage = readingClass(
+  classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
+  async (scope, { add }): Promise<PlanPage> => {
+    const today = todayIn(scope.classroom.timeZone)
+    const session = await nextSession(scope)
+    const grouping = await groupingOf(scope, session?.groupingId)
+    if (!grouping) return { view: null, session: null, today, games: [], added: false }
+    const stored = session ? planOf(session) : firstPlan(today, grouping.groups.length)
+    const added =
+      add !== undefined &&
+      session?.state !== 'running' &&
+      stored.stations.every(({ gameId }) => gameId !== add)
+    const plan: Plan = added
+      ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own', places: null }] }
+      : stored
+    return {
+      view: workOut(plan, await contextOf(scope, grouping, plan.day)),
+      session: session && { id: session.id, state: session.state },
+      today,
+      games: games.map(({ id, title }) => ({ id, title })),
+      added,
+    }
+  },
+)
+
+/** What a changed plan comes to; writes nothing. */
+export const previewPlan = readingClass(classIdSchema.extend({ plan: planSchema }), async (scope, { plan }) =>
+  workOut(plan, await contextOf(scope, await standingGrouping(scope), plan.day)),
+)
+
+/** Keeps how many there are of a thing on the shelf. */
+export const countOnShelf = changingClass(
+  classIdSchema.extend({
+    item: z.string().trim().min(1).max(100),
+    /** Null: not counted any more. */
+    count: z
+      .number('Give a whole number.')
+      .int('Give a whole number.')
+      .min(0, 'There can’t be fewer than none.')
+      .max(10_000, 'That is more than a shelf holds.')
+      .nullable(),
+  }),
+  async (scope, { item, count }) => {
+    await saveCount(scope, item, count)
+    return { item, count }
+  },
+)
+
+const savePlanSchema = classIdSchema.extend({
+  sessionId: z.uuid(),
+  plan: planSchema,
+  /** A planned session that this one takes the place of. */
+  replaces: z.uuid().nullable().default(null),
+})
+
+/** Keeps a plan as the session of its day. */
+export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId, plan, replaces }) => {
+  const grouping = await standingGrouping(scope)
+  if (plan.day < todayIn(scope.classroom.timeZone))
+    throw new Refused('That day has passed. Choose today or later.')
+  const { visits } = workOut(plan, { grouping, children: await childrenOf(scope), room: null })
+  if (visits.length === 0) throw new Refused('No group is at any station yet. Fill the gaps first.')
+  if (replaces) await deletePlanned(scope, replaces)
+  await insertSession(scope, {
+    id: sessionId,
+    groupingId: grouping.id,
+    day: plan.day,
+    startsAt: plan.startsAt,
+    slots: plan.slots,
+    slotMinutes: plan.slotMinutes,
+    around: plan.around,
+    adults: plan.adults,
+    state: 'planned',
+    slot: 0,
+    slotStartedAt: null,
+    pausedAt: null,
+    extraMinutes: 0,
+    stations: plan.stations.map((station, position) => ({ ...station, position })),
+    visits: visits.map(({ slot, station, group, levelId, ownLevels, sets, pinned }) => ({
+      id: crypto.randomUUID(),
+      slot,
+      station,
+      group,
+      levelId,
+      ownLevels,
+      sets,
+      pinned,
+    })),
+  })
+  return { sessionId }
+})
+
+async function standingGrouping(scope: ClassScope): Promise<StoredGrouping> {
+  const grouping = await groupingOf(scope)
+  if (!grouping) throw new Refused('There are no groups yet. Make groups first.')
+  return grouping
+}

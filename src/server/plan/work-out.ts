@@ -1,0 +1,310 @@
+import { gameOf } from '@/core/games'
+import { splitIntoSets } from '@/core/games/sets'
+import { againstInventory, type Inventory, type Stocked } from '@/core/planning/inventory'
+import { materialsOf, type Need } from '@/core/planning/materials'
+import { repeats, rotate, type Place } from '@/core/planning/rotation'
+import { isPrinted } from '@/core/planning/shelf'
+import { timetable, type Timetable } from '@/core/planning/timetable'
+import type { StoredGrouping } from '@/data/queries/groupings'
+import type { StationMode, StoredSession } from '@/data/queries/sessions'
+import type { Child } from '../children'
+import { analysisOf } from '../figures'
+import { levelOfGroup, type GroupLevel, type PlannedGroup } from './levels'
+import type { GroupPast } from './past'
+import {
+  holdAgainstRules,
+  plannerInput,
+  type Gap,
+  type PlannerInput,
+  type RuleConflict,
+  type Ruled,
+  type Stay,
+} from './rules'
+import { cellKey, planOf, type Plan } from './schema'
+
+export interface PlannedVisit {
+  slot: number
+  station: number
+  group: number
+  levelId: string
+  levelTitle: string
+  /** Where children have own ranges: each level with how many play at it; empty: one level for all. */
+  ranges: { title: string; children: number }[]
+  /** Level of each child who plays at another than the group's. */
+  ownLevels: Record<string, string>
+  /** Sizes of the sets the group plays in. */
+  sets: number[]
+  children: number
+  fitting: number
+  /** Chance that the largest set's game ends in the slot; null: time-boxed. */
+  finishInSlot: number | null
+  chosen: boolean
+  pinned: boolean
+}
+
+export type Conflict =
+  | { kind: 'again'; slot: number; group: number }
+  | { kind: 'too-long'; slot: number; group: number; finishInSlot: number }
+  | { kind: 'too-few'; slot: number; group: number; least: number }
+  | RuleConflict
+
+export interface PlanView {
+  plan: Plan
+  times: Timetable
+  groups: { pennant: number; children: string[]; sinceTeacher: number | null }[]
+  stations: {
+    gameId: string
+    title: string
+    mode: StationMode
+    levels: { id: string; title: string }[]
+    cautions: string[]
+    needs: Need[]
+  }[]
+  visits: PlannedVisit[]
+  conflicts: Conflict[]
+  gaps: Gap[]
+  costs: Ruled['costs']
+  /** Games at stations on their own that groups have not met with an adult near. */
+  showFirst: { title: string; pennants: number[] }[]
+  /** What the planner is asked when gaps are to be filled. */
+  planner: PlannerInput | null
+  /** Things to fetch for all stations at once, beside what was counted. */
+  shelf: Stocked[]
+  /** Pages to print for all stations at once. */
+  print: Need[]
+}
+
+/** What a plan is worked out from beside itself. */
+export interface PlanContext {
+  grouping: StoredGrouping
+  children: readonly Child[]
+  /** Null: a plan that is only run or looked at, whose rules nobody asks about. */
+  room: { inventory: Inventory; pastOf: (pupils: readonly string[]) => GroupPast } | null
+}
+
+const likelyEnough = 0.8
+
+/** Games played where there is no exact figure: enough to see whether a game fits its slot. */
+const playedHere = 1000
+
+/** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. Writes nothing. */
+export function workOut(given: Plan, { grouping, children, room }: PlanContext): PlanView {
+  const groups = groupsOf(grouping, children)
+  const plan = { ...given, placed: given.placed ?? everybodyMovesOn(given, groups.length) }
+  const places = placesOf(plan, groups.length)
+  const at = new LevelTable(plan, groups, grouping)
+  const visits = places.map((place) => visitAt(plan, groups[place.group], place, at))
+  const materials = materialsOf(
+    visits.map(({ slot, station, levelId, sets }) => ({
+      slot,
+      station,
+      sets,
+      materials: materialsAt(plan.stations[station].gameId, levelId),
+    })),
+    plan.stations.length,
+  )
+  const ruled = room && ruledBy(plan, groups, visits, at, room)
+  return {
+    plan,
+    times: timetable(plan.startsAt, plan),
+    groups: groups.map(({ pennant, pupils }, g) => ({
+      pennant,
+      children: pupils.map(({ name }) => name),
+      sinceTeacher: ruled?.pasts[g].sinceTeacher ?? null,
+    })),
+    stations: plan.stations.map(({ gameId, mode }, station) => {
+      const { title, levels, texts } = gameOf(gameId)
+      return {
+        gameId,
+        title,
+        mode,
+        levels: levels.map((level) => ({ id: level.id, title: level.title })),
+        cautions: [...texts.cautions],
+        needs: materials.stations[station],
+      }
+    }),
+    visits,
+    conflicts: [...conflictsOf(plan, visits, places), ...(ruled?.conflicts ?? [])],
+    gaps: ruled?.gaps ?? [],
+    costs: ruled?.costs ?? [],
+    showFirst: ruled ? showFirst(plan, groups, ruled.pasts) : [],
+    planner: ruled?.planner ?? null,
+    shelf: againstInventory(
+      materials.all.filter(({ item }) => !isPrinted(item)),
+      room?.inventory ?? {},
+    ),
+    print: materials.all.filter(({ item }) => isPrinted(item)),
+  }
+}
+
+/** What a stored session comes to with the estimates of now. */
+export const workOutSession = (
+  session: StoredSession,
+  grouping: StoredGrouping,
+  children: readonly Child[],
+): PlanView => workOut(planOf(session), { grouping, children, room: null })
+
+function groupsOf(grouping: StoredGrouping, children: readonly Child[]): PlannedGroup[] {
+  const byId = new Map(children.map((child) => [child.id, child]))
+  return grouping.groups.map(({ pennant, pupils, pairs }) => {
+    const present = pupils.filter((id) => byId.has(id))
+    return {
+      pennant,
+      pupils: present.map((id) => byId.get(id)!),
+      pairs: present.map((id) => pairs[id] ?? null),
+    }
+  })
+}
+
+/** Everybody at the next station at each signal: a plan to begin with. */
+function everybodyMovesOn({ stations, slots }: Plan, groups: number): Record<string, number> {
+  return Object.fromEntries(
+    rotate(groups, stations.length, slots).map(({ slot, group, station }) => [cellKey(slot, group), station]),
+  )
+}
+
+/** The cells that have a station which is there. */
+function placesOf({ placed = {}, slots, stations }: Plan, groups: number): Place[] {
+  const places: Place[] = []
+  for (let slot = 0; slot < slots; slot++)
+    for (let group = 0; group < groups; group++) {
+      const station = placed[cellKey(slot, group)]
+      if (station !== undefined && station < stations.length) places.push({ slot, station, group })
+    }
+  return places
+}
+
+/** What each group comes to at each station, worked out once. */
+class LevelTable {
+  private readonly fitting = new Map<string, GroupLevel>()
+
+  constructor(
+    private readonly plan: Plan,
+    private readonly groups: readonly PlannedGroup[],
+    private readonly grouping: StoredGrouping,
+  ) {}
+
+  /** At the level that fits, or at the one the teacher chose for the cell. */
+  of({ station, group, slot }: Place): GroupLevel & { chosen: boolean } {
+    const { gameId } = this.plan.stations[station]
+    const wanted = this.plan.chosen[cellKey(slot, group)]
+    const index = gameOf(gameId).levels.findIndex(({ id }) => id === wanted)
+    const fits = this.fits(station, group)
+    // Own ranges have no level to choose; the level that fits need not be chosen.
+    if (index < 0 || fits.own || index === fits.level) return { ...fits, chosen: index >= 0 && !fits.own }
+    return { ...levelOfGroup(gameId, this.groups[group], this.grouping.mode, index), chosen: true }
+  }
+
+  fits(station: number, group: number): GroupLevel {
+    const { gameId } = this.plan.stations[station]
+    const key = `${gameId} ${group}`
+    const known = this.fitting.get(key)
+    if (known) return known
+    const made = levelOfGroup(gameId, this.groups[group], this.grouping.mode, null)
+    this.fitting.set(key, made)
+    return made
+  }
+}
+
+function visitAt(plan: Plan, { pupils }: PlannedGroup, place: Place, table: LevelTable): PlannedVisit {
+  const { gameId } = plan.stations[place.station]
+  const game = gameOf(gameId)
+  const { level, own, fitting, chosen } = table.of(place)
+  const sets = splitIntoSets(pupils.length, game.players)
+  const { id: levelId, title: levelTitle } = game.levels[level]
+  const ranges = own
+    ? game.levels.flatMap(({ title }, index) => {
+        const there = own.filter((one) => one === index).length
+        return there > 0 ? [{ title, children: there }] : []
+      })
+    : []
+  return {
+    ...place,
+    levelId,
+    levelTitle,
+    ranges,
+    ownLevels: Object.fromEntries(
+      (own ?? []).flatMap((one, child) => (one === level ? [] : [[pupils[child].id, game.levels[one].id]])),
+    ),
+    sets,
+    children: pupils.length,
+    fitting,
+    finishInSlot: finishOf(gameId, levelId, sets, plan.slotMinutes),
+    chosen,
+    pinned: plan.pinned.includes(cellKey(place.slot, place.group)),
+  }
+}
+
+function finishOf(game: string, level: string, sets: readonly number[], slotMinutes: number): number | null {
+  const players = Math.max(1, ...sets)
+  return analysisOf({ game, level, players, slotMinutes, games: playedHere }).minutes?.finishInSlot ?? null
+}
+
+function materialsAt(gameId: string, levelId: string) {
+  const game = gameOf(gameId)
+  return game.materials(game.levels.find(({ id }) => id === levelId)!.params)
+}
+
+/** Holds the plan against the rules of the room, and makes the planner's input. */
+function ruledBy(
+  plan: Plan,
+  groups: readonly PlannedGroup[],
+  visits: readonly PlannedVisit[],
+  table: LevelTable,
+  { inventory, pastOf }: NonNullable<PlanContext['room']>,
+) {
+  const pasts = groups.map(({ pupils }) => pastOf(pupils.map(({ id }) => id)))
+  const counted = groups.map(({ pupils }, g) => ({ children: pupils.length, past: pasts[g] }))
+  const stayOf = (station: number, group: number, { level, success }: GroupLevel): Stay => {
+    const game = gameOf(plan.stations[station].gameId)
+    const sets = splitIntoSets(groups[group].pupils.length, game.players)
+    const levelId = game.levels[level].id
+    return {
+      station,
+      group,
+      levelId,
+      success,
+      finish: finishOf(game.id, levelId, sets, plan.slotMinutes),
+    }
+  }
+  // Every group at every station at the level that fits; beside these, levels the teacher set for a cell.
+  const fitting = plan.stations.flatMap((_, station) =>
+    groups.map((_, group) => stayOf(station, group, table.fits(station, group))),
+  )
+  const stays = [...fitting]
+  const taken = new Int32Array(plan.slots * groups.length).fill(-1)
+  for (const { slot, group, station, levelId } of visits) {
+    const usual = station * groups.length + group
+    const same = fitting[usual].levelId === levelId
+    if (!same) stays.push(stayOf(station, group, table.of({ slot, station, group })))
+    taken[slot * groups.length + group] = same ? usual : stays.length - 1
+  }
+  return {
+    pasts,
+    planner: plannerInput(plan, counted, fitting, inventory),
+    ...holdAgainstRules(plan, plannerInput(plan, counted, stays, inventory), stays, taken),
+  }
+}
+
+function conflictsOf(plan: Plan, visits: readonly PlannedVisit[], places: readonly Place[]): Conflict[] {
+  const again = repeats(places).map(({ slot, group }): Conflict => ({ kind: 'again', slot, group }))
+  const others = visits.flatMap(({ slot, group, station, children, finishInSlot }): Conflict[] => {
+    const { players } = gameOf(plan.stations[station].gameId)
+    if (children < players.min) return [{ kind: 'too-few', slot, group, least: players.min }]
+    if (finishInSlot !== null && finishInSlot < likelyEnough)
+      return [{ kind: 'too-long', slot, group, finishInSlot }]
+    return []
+  })
+  return [...again, ...others]
+}
+
+/** What has to be shown before it is played without an adult, and to whom. */
+function showFirst(plan: Plan, groups: readonly PlannedGroup[], pasts: readonly GroupPast[]) {
+  const alone = new Set(plan.stations.filter(({ mode }) => mode === 'own').map(({ gameId }) => gameId))
+  return [...alone].flatMap((gameId) => {
+    const pennants = groups.flatMap(({ pennant, pupils }, g) =>
+      pupils.length > 0 && !pasts[g].met.includes(gameId) ? [pennant] : [],
+    )
+    return pennants.length > 0 ? [{ title: gameOf(gameId).title, pennants }] : []
+  })
+}

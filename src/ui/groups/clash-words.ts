@@ -1,0 +1,43 @@
+import { groupNames } from '@/core/grouping/pennants'
+import type { Clash, Contradiction, Limit } from '@/core/grouping/units'
+
+/** Why limits can't hold at once, in sentences, and what to drop. */
+export function clashInWords(
+  contradictions: readonly Contradiction[],
+  clash: Clash | null,
+  names: ReadonlyMap<string, string>,
+  pennants: readonly number[],
+): string[] {
+  const list = (ids: readonly string[]) => ids.map((id) => names.get(id) ?? 'a child').join(' and ')
+  const limitText = (limit: Limit): string => {
+    switch (limit.kind) {
+      case 'apart':
+        return `keeping ${list(limit.children)} apart`
+      case 'together':
+        return `keeping ${list(limit.children)} together`
+      case 'locked':
+        return `keeping ${list([limit.child])} in ${groupNames[pennants[limit.group] ?? limit.group]}`
+      case 'sizes':
+        return 'these sizes'
+    }
+  }
+  return [
+    ...contradictions.map((contradiction) => {
+      switch (contradiction.kind) {
+        case 'sizes':
+          return `Groups of these sizes hold ${contradiction.least} to ${contradiction.most} children; the class has ${contradiction.children}.`
+        case 'together-and-apart':
+          return `${list(contradiction.children)} are to be kept together and apart at once.`
+        case 'locked-apart-in-one-group':
+          return `${list(contradiction.children)} are kept apart, but both stay in one group.`
+        case 'together-locked-to-two-groups':
+          return `${list(contradiction.children)} are kept together, but stay in two groups.`
+        case 'too-many-kept-together':
+          return `${list(contradiction.children)} are kept together, but a group holds ${contradiction.most}.`
+        default:
+          return 'No groups can keep all the limits at once.'
+      }
+    }),
+    ...(clash ? [`Groups are possible without: ${clash.drop.map(limitText).join('; ')}.`] : []),
+  ]
+}

@@ -1,0 +1,55 @@
+import Link from 'next/link'
+import Button from 'react-bootstrap/Button'
+import { groupNames } from '@/core/grouping/pennants'
+import type { Link as PupilLink } from '@/core/grouping/request'
+import type { ShownGroup } from '@/server/groups/groups'
+
+/** What every proposal keeps to: who stays where, who is kept apart or together. */
+export function LimitsList({
+  classId,
+  locked,
+  links,
+  groups,
+  names,
+  onRelease,
+}: {
+  classId: string
+  locked: readonly string[]
+  links: readonly PupilLink[]
+  groups: readonly ShownGroup[]
+  names: ReadonlyMap<string, string>
+  onRelease: (child: string) => void
+}) {
+  const count = locked.length + links.length
+  return (
+    <details className="small limits">
+      <summary>{count === 0 ? 'No limits' : `${count} ${count === 1 ? 'limit' : 'limits'} kept`}</summary>
+      <ul className="rows">
+        {locked.map((child) => {
+          const group = groups.find(({ children }) => children.includes(child))
+          return (
+            <li key={child}>
+              <span className="grow">
+                {names.get(child)} stays in {group ? groupNames[group.pennant] : 'the group'}
+              </span>
+              <Button variant="plain" size="sm" onClick={() => onRelease(child)}>
+                Release
+              </Button>
+            </li>
+          )
+        })}
+        {links.map(({ kind, a, b }) => (
+          <li key={`${kind} ${a} ${b}`}>
+            <span className="grow">
+              {names.get(a)} {kind === 'apart' ? 'apart from' : 'together with'} {names.get(b)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="muted tiny">
+        Choose a name to keep a child in its group.{' '}
+        <Link href={`/c/${classId}/class`}>Apart and together</Link> are set with the class.
+      </p>
+    </details>
+  )
+}

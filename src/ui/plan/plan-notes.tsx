@@ -1,0 +1,82 @@
+import { groupNames } from '@/core/grouping/pennants'
+import type { PlanView } from '@/server/plan/plan'
+import { few } from '../words'
+
+const partWords = {
+  'warm-up': 'warm-up',
+  show: 'show',
+  slots: 'stations',
+  tidy: 'tidy',
+  talk: 'talk',
+} as const
+
+/** Within so many school days every group should have been with the teacher. */
+const aWeek = 5
+
+/** What is not about one cell: the session's parts, what to show first, who has not met the teacher, what it weighs. */
+export function PlanNotes({ view }: { view: PlanView }) {
+  const { times, showFirst, costs } = view
+  const led = view.stations.flatMap(({ mode }, station) => (mode === 'adult-led' ? [station] : []))
+  const without = view.groups.filter(
+    ({ sinceTeacher, children }, group) =>
+      led.length > 0 &&
+      children.length > 0 &&
+      (sinceTeacher === null || sinceTeacher >= aWeek) &&
+      !view.visits.some((visit) => visit.group === group && led.includes(visit.station)),
+  )
+  const list = (pennants: readonly number[]) => pennants.map((pennant) => groupNames[pennant]).join(', ')
+  return (
+    <dl className="plan-notes small">
+      <dt>Minutes</dt>
+      <dd>
+        {times.parts.map(({ part, minutes }) => `${partWords[part]} ${minutes}`).join(' · ')}; ends at{' '}
+        {times.ends}
+        {times.over > 0 && <span className="clash-text">, {times.over} minutes over the lesson</span>}
+      </dd>
+      {showFirst.length > 0 && (
+        <>
+          <dt>Show first</dt>
+          <dd>
+            {showFirst
+              .map(({ title, pennants }) =>
+                pennants.length === view.groups.length ? `${title} to all` : `${title} to ${list(pennants)}`,
+              )
+              .join('; ')}
+          </dd>
+        </>
+      )}
+      {without.length > 0 && (
+        <>
+          <dt>With you soon</dt>
+          <dd>{list(without.map(({ pennant }) => pennant))}: not at your table this week.</dd>
+        </>
+      )}
+      {costs.length > 0 && (
+        <details>
+          <summary>What this plan is weighed by</summary>
+          <p className="tiny muted">Less is better; the planner looks for the least sum.</p>
+          <ul className="rows tiny">
+            {costs.map(({ rule, cost }) => (
+              <li key={rule}>
+                <span className="grow">{costWords[rule]}</span>
+                <span>{few(cost)}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </dl>
+  )
+}
+
+const costWords: Record<PlanView['costs'][number]['rule'], string> = {
+  fit: 'Levels off the zone, games too long for the slot',
+  'station-again': 'A station a second time',
+  'game-again': 'A game again within a week',
+  'no-teacher': 'A group not at your table',
+  'late-teacher': 'A group late at your table',
+  'strand-minutes': 'Minutes of a strand missed',
+  'noise-beside-quiet': 'Loud beside quiet',
+  unplaced: 'A group nowhere',
+  variety: 'Too few or too many games',
+}

@@ -1,0 +1,57 @@
+import { expose } from 'comlink'
+import type { z } from 'zod'
+import { movePrices, regroup } from '@/core/grouping/curves'
+import { propose, type Proposal } from '@/core/grouping/propose'
+import { worthTheirMoves, type Regrouping } from '@/core/grouping/regrouping'
+import { groupingRequestSchema, problemOfRequest } from '@/core/grouping/request'
+import { ContradictoryLimits, type Clash, type Contradiction } from '@/core/grouping/units'
+
+/** What was worked out, or the limits that can't hold at once. */
+export type Worked<T> =
+  { ok: true; value: T } | { ok: false; contradictions: Contradiction[]; clash: Clash | null }
+
+type Request = z.input<typeof groupingRequestSchema>
+
+const worker = {
+  /** Makes groups; `onBest` hears the best so far. Ended by ending the worker. */
+  propose: (request: Request, onBest: (proposal: Proposal) => void): Worked<Proposal> =>
+    worked(() => {
+      const run = propose(groupingRequestSchema.parse(request))
+      let step = run.next()
+      while (!step.done) {
+        onBest(step.value)
+        step = run.next()
+      }
+      return step.value
+    }),
+
+  /** Regroupings that are worth their moves; `onFound` hears those so far, and how far the search is. */
+  regroup: (
+    request: Request,
+    present: { level: number; children: number[] }[],
+    onFound: (found: Regrouping[], done: number) => void,
+  ): Worked<Regrouping[]> =>
+    worked(() => {
+      const problem = problemOfRequest(groupingRequestSchema.parse(request))
+      const run = regroup(problem)
+      let step = run.next()
+      for (let prices = 1; !step.done; prices++) {
+        onFound(worthTheirMoves(problem, present, step.value), prices / movePrices.length)
+        step = run.next()
+      }
+      return worthTheirMoves(problem, present, step.value)
+    }),
+}
+
+function worked<T>(work: () => T): Worked<T> {
+  try {
+    return { ok: true, value: work() }
+  } catch (error) {
+    if (!(error instanceof ContradictoryLimits)) throw error
+    return { ok: false, contradictions: error.contradictions, clash: error.clash }
+  }
+}
+
+export type GroupingWorker = typeof worker
+
+expose(worker)
