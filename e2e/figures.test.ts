@@ -166,6 +166,6 @@ test('a child’s page offers a task with other numbers each time, and says what
   expect(said.size).toBeGreaterThan(2)
   // Nothing has been seen yet: neither way of deciding finds the child ready.
   const why = await person.text('.why')
-  expect(why).toContain('No mark of an adult at this step yet. Wanted: 8 of 10 on two days.')
+  expect(why).toContain('No mark of an adult at this step yet. Wanted: 8 of 10 on 2 days.')
   expect(why).toContain('seen on 0 days; 80 and two days are wanted')
 })

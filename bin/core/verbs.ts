@@ -8,6 +8,7 @@ import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
 import { mixGroups } from '@/core/grouping/mixed'
 import { partnerRounds, partnersInputSchema } from '@/core/grouping/partners/partners'
 import { ContradictoryLimits } from '@/core/grouping/units'
+import { checkMenu, menuInputSchema } from '@/core/planning/menu'
 import { makePlan } from '@/core/planning/plan/plan'
 import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
@@ -75,6 +76,8 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
   plan: (input) => makePlan(planInputSchema.parse(input)),
 
   materials: (input) => materialsFor(materialsInputSchema.parse(input)),
+
+  menu: (input) => checkMenu(menuInputSchema.parse(input)),
 
   partners: (input) => partnerRounds(partnersInputSchema.parse(input)),
 }

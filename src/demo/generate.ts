@@ -14,7 +14,7 @@ import { judgementOf, tallyOf, type Hidden } from './play'
 import { curlew, growthPerWeek, heron, stations, type DemoChild } from './scenario'
 
 const seed = 20_261_124
-const plan = { startsAt: '10:15', slots: 3, slotMinutes: 12, stations, chosen: {} }
+const plan = { startsAt: '10:15', slots: 3, slotMinutes: 12, adults: 2, stations, chosen: {} }
 
 /**
  * The demo school, lived through day by day by the application's own use cases with the clock set

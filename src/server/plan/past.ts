@@ -6,7 +6,7 @@ import type { PlayedRow } from '@/data/queries/sessions'
 export interface GroupPast {
   /** School days since half of the group last played a game. */
   lastPlayed: Record<string, number>
-  /** Games most of the group have played with an adult near. */
+  /** Games most of the group have played before. */
   met: string[]
   /** School days since half of the group was with the teacher; null: not yet. */
   sinceTeacher: number | null
@@ -30,7 +30,6 @@ export function pastOf(
   const gameIds = [...new Set(own.map(({ gameId }) => gameId))]
   const ago = (rows: readonly PlayedRow[]) => agoForShare(rows, pupils.length, 0.5, day)
   const marks = pupils.flatMap((pupil) => seen.filter(({ pupilId }) => pupilId === pupil).slice(-latestMarks))
-  const withAdult = ({ mode }: PlayedRow) => mode === 'adult-led' || mode === 'adult-near'
   return {
     lastPlayed: Object.fromEntries(
       gameIds.flatMap((gameId) => {
@@ -39,7 +38,7 @@ export function pastOf(
       }),
     ),
     met: gameIds.filter((gameId) => {
-      const met = own.filter((row) => row.gameId === gameId && withAdult(row))
+      const met = own.filter((row) => row.gameId === gameId)
       return new Set(met.map(({ pupilId }) => pupilId)).size >= mostOf * pupils.length
     }),
     sinceTeacher: ago(own.filter(({ mode }) => mode === 'adult-led')),

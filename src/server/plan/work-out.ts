@@ -64,7 +64,7 @@ export interface PlanView {
   conflicts: Conflict[]
   gaps: Gap[]
   costs: Ruled['costs']
-  /** Games at stations on their own that groups have not met with an adult near. */
+  /** Games at stations on their own that groups have not played before. */
   showFirst: { title: string; pennants: number[] }[]
   /** What the planner is asked when gaps are to be filled. */
   planner: PlannerInput | null

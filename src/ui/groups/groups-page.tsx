@@ -242,6 +242,9 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               successIn={(group) => table.successOf(selected, group)}
               own={table.groupOf(selected)}
               locked={table.locked.includes(selected)}
+              range={
+                table.own[selected] === undefined ? undefined : table.fit.levels[table.own[selected]].title
+              }
               partners={partnersOf(selected)}
               onMove={(to) => table.move(selected, to)}
               onLock={(on) => table.lock(selected, on)}

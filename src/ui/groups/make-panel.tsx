@@ -7,7 +7,7 @@ import type { GroupingMode } from '@/core/grouping/mode'
 
 const modeWords: Record<GroupingMode, string> = {
   similar: 'similar level',
-  mixed: 'mixed, own ranges',
+  mixed: 'mixed levels',
   pairs: 'pairs within reach',
   hand: 'by hand',
 }

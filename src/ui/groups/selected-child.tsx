@@ -14,6 +14,7 @@ export function SelectedChild({
   successIn,
   own,
   locked,
+  range,
   partners,
   onMove,
   onLock,
@@ -25,6 +26,8 @@ export function SelectedChild({
   own: number
   /** Stays in the group when groups are made anew. */
   locked: boolean
+  /** The child's own range in mixed groups, which goes along wherever it moves. */
+  range?: string
   partners: readonly string[]
   onMove: (to: number) => void
   onLock: (on: boolean) => void
@@ -39,7 +42,10 @@ export function SelectedChild({
         </Button>
       </div>
       <p className="tiny muted">
-        Right alone, times in 100, at each group’s level. Arrow up and down move a focused name too.
+        {range
+          ? `Own range: ${range}, ${hundredths(successIn(groups[own]))} times in 100 right alone. It goes along to another group.`
+          : 'Right alone, times in 100, at each group’s level.'}{' '}
+        Arrow up and down move a focused name too.
       </p>
       {partners.length > 0 && <p className="small">Plays with {partners.join(' and ')}.</p>}
       <Form.Check
@@ -54,7 +60,8 @@ export function SelectedChild({
           <li key={group.pennant}>
             <Pennant number={group.pennant} />
             <span className="grow">
-              {groupNames[group.pennant]} <span className="muted">{hundredths(successIn(group))}</span>
+              {groupNames[group.pennant]}{' '}
+              {!range && <span className="muted">{hundredths(successIn(group))}</span>}
             </span>
             {position === own ? (
               <span className="tiny muted">is here</span>

@@ -57,12 +57,13 @@ function Cell({
   onPin,
 }: { view: PlanView; slot: number; group: number } & Changes) {
   const visit = view.visits.find((one) => one.slot === slot && one.group === group)
-  const conflicts = view.conflicts.filter((one) => one.slot === slot && one.group === group)
+  const conflicts = view.conflicts.filter(
+    (one) => one.slot === slot && one.group === group && one.kind !== 'game-again',
+  )
   const key = `${slot}:${group}`
   const where = `${groupNames[view.groups[group].pennant]}, slot ${slot + 1}`
-  const clash = conflicts.some(({ kind }) => kind !== 'game-again')
   return (
-    <div className={clash || !visit ? 'visit clash' : 'visit'}>
+    <div className={conflicts.length > 0 || !visit ? 'visit clash' : 'visit'}>
       <div className="visit-place">
         <Form.Select
           size="sm"
@@ -86,17 +87,14 @@ function Cell({
             title={visit.pinned ? 'Stays when the rest is planned anew' : 'Keep here'}
             onClick={() => onPin(key, !visit.pinned)}
           >
-            <PinSign />
+            <PinSign shut={visit.pinned} />
           </button>
         )}
       </div>
       {visit ? <Visit view={view} visit={visit} where={where} onLevel={onLevel} /> : null}
       {!visit && <div className="tiny clash-text">{gapInWords(view, slot, group)}</div>}
       {conflicts.map((conflict) => (
-        <div
-          key={conflict.kind}
-          className={conflict.kind === 'game-again' ? 'tiny muted' : 'tiny clash-text'}
-        >
+        <div key={conflict.kind} className="tiny clash-text">
           {conflictInWords(conflict)}
         </div>
       ))}
@@ -144,11 +142,25 @@ function Visit({
   )
 }
 
-/** A mooring ring: what is tied here stays. */
-const PinSign = () => (
+/** A padlock, shut where the group stays. */
+const PinSign = ({ shut }: { shut: boolean }) => (
   <svg viewBox="0 0 16 16" width="16" height="16" aria-hidden>
-    <path d="M8 1.5v5M4.5 4h7" fill="none" stroke="currentColor" strokeWidth="1.75" />
-    <circle cx="8" cy="10.5" r="4" fill="none" stroke="currentColor" strokeWidth="1.75" />
+    <path
+      d={shut ? 'M5 7.5V5a3 3 0 0 1 6 0v2.5' : 'M5 7.5V4a3 3 0 0 1 5.8-1'}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.75"
+    />
+    <rect
+      x="3"
+      y="7.5"
+      width="10"
+      height="6.5"
+      rx="1"
+      fill={shut ? 'currentColor' : 'none'}
+      stroke="currentColor"
+      strokeWidth="1.5"
+    />
   </svg>
 )
 

@@ -1,6 +1,6 @@
 import { groupNames } from '@/core/grouping/pennants'
 import type { PlanView } from '@/server/plan/plan'
-import { few } from '../words'
+import { few, many } from '../words'
 
 const partWords = {
   'warm-up': 'warm-up',
@@ -24,33 +24,58 @@ export function PlanNotes({ view }: { view: PlanView }) {
       (sinceTeacher === null || sinceTeacher >= aWeek) &&
       !view.visits.some((visit) => visit.group === group && led.includes(visit.station)),
   )
+  const again = new Map<string, Set<number>>()
+  for (const { kind, slot, group } of view.conflicts) {
+    const visit = view.visits.find((one) => one.slot === slot && one.group === group)
+    if (kind !== 'game-again' || !visit) continue
+    const { title } = view.stations[visit.station]
+    again.set(title, (again.get(title) ?? new Set()).add(group))
+  }
   const list = (pennants: readonly number[]) => pennants.map((pennant) => groupNames[pennant]).join(', ')
   return (
-    <dl className="plan-notes small">
-      <dt>Minutes</dt>
-      <dd>
-        {times.parts.map(({ part, minutes }) => `${partWords[part]} ${minutes}`).join(' · ')}; ends at{' '}
-        {times.ends}
-        {times.over > 0 && <span className="clash-text">, {times.over} minutes over the lesson</span>}
-      </dd>
-      {showFirst.length > 0 && (
-        <>
-          <dt>Show first</dt>
-          <dd>
-            {showFirst
-              .map(({ title, pennants }) =>
-                pennants.length === view.groups.length ? `${title} to all` : `${title} to ${list(pennants)}`,
-              )
-              .join('; ')}
-          </dd>
-        </>
-      )}
-      {without.length > 0 && (
-        <>
-          <dt>With you soon</dt>
-          <dd>{list(without.map(({ pennant }) => pennant))}: not at your table this week.</dd>
-        </>
-      )}
+    <div className="plan-notes small">
+      <dl>
+        <dt>Minutes</dt>
+        <dd>
+          {times.parts.map(({ part, minutes }) => `${partWords[part]} ${minutes}`).join(' · ')}; ends at{' '}
+          {times.ends}
+          {times.over > 0 && <span className="clash-text">, {times.over} minutes over the lesson</span>}
+        </dd>
+        {showFirst.length > 0 && (
+          <>
+            <dt>Show first</dt>
+            <dd>
+              {showFirst
+                .map(({ title, pennants }) =>
+                  pennants.length === view.groups.length
+                    ? `${title} to all`
+                    : `${title} to ${list(pennants)}`,
+                )
+                .join('; ')}
+            </dd>
+          </>
+        )}
+        {again.size > 0 && (
+          <>
+            <dt>Again soon</dt>
+            <dd>
+              Played within the last week:{' '}
+              {[...again]
+                .map(([title, groups]) =>
+                  groups.size === view.groups.length ? title : `${title} (${many(groups.size, 'group')})`,
+                )
+                .join(', ')}
+              .
+            </dd>
+          </>
+        )}
+        {without.length > 0 && (
+          <>
+            <dt>With you soon</dt>
+            <dd>{list(without.map(({ pennant }) => pennant))}: not at your table this week.</dd>
+          </>
+        )}
+      </dl>
       {costs.length > 0 && (
         <details>
           <summary>What this plan is weighed by</summary>
@@ -65,7 +90,7 @@ export function PlanNotes({ view }: { view: PlanView }) {
           </ul>
         </details>
       )}
-    </dl>
+    </div>
   )
 }
 

@@ -44,6 +44,14 @@ export function Stations({
                     </option>
                   ))}
                 </Form.Select>
+                <Button
+                  variant="quiet"
+                  size="sm"
+                  aria-label={`Remove station ${position + 1}`}
+                  onClick={() => onRemove(position)}
+                >
+                  Remove
+                </Button>
                 <Form.Select
                   size="sm"
                   aria-label={`Station ${position + 1}: adult`}
@@ -71,15 +79,6 @@ export function Stations({
                       </option>
                     ))}
                 </Form.Select>
-                <Button
-                  variant="quiet"
-                  size="sm"
-                  aria-label={`Remove station ${position + 1}`}
-                  disabled={stations.length === 1}
-                  onClick={() => onRemove(position)}
-                >
-                  Remove
-                </Button>
               </div>
               <div className="tiny muted">
                 {(view.stations[position]?.needs ?? [])

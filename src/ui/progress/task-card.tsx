@@ -32,9 +32,15 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
         ))}
       </ul>
       {listenFor.length > 0 && (
-        <p className="small muted">
-          Listen for how it is found:{' '}
-          {listenFor.map(({ title, heard }) => `${title} (${heard.replace(/\.$/, '')})`).join('; ')}.
+        <p className="small muted listen">
+          Listen for how:{' '}
+          {listenFor.map(({ id, title, heard }, index) => (
+            <span key={id} title={heard}>
+              {index > 0 && '; '}
+              {title}
+            </span>
+          ))}
+          .
         </p>
       )}
       <div className="task-foot">

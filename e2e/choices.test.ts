@@ -1,0 +1,139 @@
+import { Person } from './support/browser'
+import { startServer, type TestServer } from './support/server'
+
+const names = [
+  'Ama',
+  'Bruno',
+  'Chidi',
+  'Dalia',
+  'Emre',
+  'Freya',
+  'Goran',
+  'Hanne',
+  'Ilse',
+  'Jamal',
+  'Kiri',
+  'Lotte',
+]
+
+let server: TestServer
+let person: Person
+let base: string
+
+beforeAll(async () => {
+  server = await startServer()
+  person = await Person.at(server.url)
+  await person.goTo('/')
+  await person.sees(/Who is in your class/)
+  await person.enter('Name of the class', 'Dunlin Class')
+  await person.choose('Year group', 'Year 1')
+  await person.paste('Children', names.join('\n'))
+  await person.press('Create class of 12')
+  await person.sees(/of 12 in their zone/)
+  base = new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
+})
+afterAll(async () => {
+  await person?.leave()
+  await server?.stop()
+})
+
+const clean = async () => expect(await person.axe()).toEqual([])
+const laneOf = async (name: string) =>
+  (await person.find(`//section[contains(@class,"lane")][.//button[contains(.,"${name}")]]`)).getAttribute(
+    'aria-label',
+  )
+
+test('house style: how children move up and the order of counting in steps are the class’s own', async () => {
+  await person.goTo(`${base}/class?strands=steps`)
+  await person.sees(/12 children/)
+  const first = () => person.text('.class-table thead th:nth-child(2)')
+  expect(await first()).toBe('Count in tens')
+  await person.press('House style')
+  await clean()
+  await (await person.find('//label[starts-with(normalize-space(.),"By counting")]')).click()
+  await person.enter('alone', '3')
+  await person.enter('of the last', '2')
+  await (await person.find('//label[starts-with(normalize-space(.),"Twos, fives, tens")]')).click()
+  await person.press('Save')
+  // Three of two can't be: said, and nothing typed is lost.
+  await person.find('//*[contains(.,"More successes are wanted than are counted")]')
+  await person.enter('of the last', '4')
+  await person.press('Save')
+  await person.waitFor(async () => (await first()) === 'Count in twos', 'twos to come first')
+  await person.goTo(`${base}/progress`)
+  await person.find('//p[contains(.,"3 of the last 4 alone, on 2 days")]')
+  await clean()
+})
+
+test('groups: a child that stays is where it was when they are made anew', async () => {
+  await person.goTo(`${base}/groups`)
+  await person.sees(/of 12 in their zone/)
+  await (await person.find('//button[contains(@class,"lane-name")][contains(.,"Ama")]')).click()
+  const moves = await person.all('.groups-side .btn-quiet')
+  await moves.at(-1)!.click()
+  const lane = await laneOf('Ama')
+  await (await person.find('//label[contains(.,"when groups are made anew")]')).click()
+  await clean()
+  await person.press('Done')
+  await person.choose('Groups', '3')
+  await person.button('Save groups')
+  expect(await laneOf('Ama')).toBe(lane)
+  await (await person.find('//summary[contains(.,"1 limit kept")]')).click()
+  await person.find(`//li[contains(.,"Ama stays in ${lane}")]`)
+  // More children kept out of a group than sizes allow is said, with what to drop.
+  await person.choose('At most', '4')
+  await person.choose('At least', '4')
+  await person.button('Save groups')
+  await person.press('Release')
+  await person.find('//summary[contains(.,"No limits")]')
+})
+
+test('mixed groups and pairs: own ranges in the groups, on the plan and while marking', async () => {
+  await person.goTo(`${base}/groups`)
+  await person.sees(/of 12 in their zone/)
+  await person.choose('Groups of', 'pairs within reach')
+  await person.find('//p[contains(.,"in pairs")]')
+  await person.press('Save groups')
+  await person.find('//p[contains(.,"version 1")]')
+  await (await person.find('//button[contains(@class,"lane-name")][1]')).click()
+  await person.find('//p[starts-with(.,"Plays with")]')
+  await person.press('Done')
+  await person.choose('Groups of', 'mixed levels')
+  await person.find('//p[contains(.,"own ranges in mixed groups")]')
+  await clean()
+  await person.press('Save as new version')
+  await person.find('//p[contains(.,"version 2")]')
+  await person.press('To the plan')
+  await person.sees(/stations/)
+  await person.find('//div[contains(@class,"own-ranges")][contains(.,"×")]')
+  await clean()
+})
+
+test('plan: a group moved by hand stays; a gap is filled by the planner and says so', async () => {
+  await person.goTo(`${base}/plan`)
+  await person.sees(/stations/)
+  const cell = (await (
+    await person.find('//select[contains(@aria-label,"slot 1: station")]')
+  ).getAttribute('aria-label'))!.replace(': station', '')
+  await person.choose(`${cell}: station`, 'Tower Bay')
+  await person.find(`//button[@aria-label="${cell}: keep here"][@aria-pressed="true"]`)
+  await person.choose('Slots', '4')
+  expect(await person.sees(/gaps/)).toMatch(/^\d gaps/)
+  await clean()
+  await person.press('Fill gaps')
+  await person.waitFor(async () => !/gap/.test(await person.heading()), 'the gaps to be filled')
+  await person.press('Plan anew')
+  await person.button('Ready')
+  const chosen = await person.driver.executeScript<string>(
+    'const s = document.querySelector(`select[aria-label="${arguments[0]}: station"]`); return s.selectedOptions[0].text',
+    cell,
+  )
+  expect(chosen).toBe('Tower Bay')
+  await (await person.find('//summary[contains(.,"Minutes around")]')).click()
+  await person.enter('Whole lesson', '30')
+  await person.keys('')
+  await (await person.find('//h1')).click()
+  await person.find('//*[contains(.,"minutes over the lesson")]')
+  await person.press('Ready')
+  await person.sees(/Slot 1 of 4/)
+})
