@@ -5,7 +5,7 @@ import { optimum, randomClass } from '@/core/grouping/testing/integer-model'
 import { ContradictoryLimits } from '@/core/grouping/units'
 import { median, say } from './report'
 
-/** A class of 24 to 34 with a few children together, apart and locked. */
+/** A class of 24 to 34 with a few children together, apart, locked and in need of an adult near. */
 function randomProblem(seed: number): GroupingProblem {
   const chance = seededChance(seed)
   const children = chance.int(24, 34)
@@ -25,6 +25,8 @@ function randomProblem(seed: number): GroupingProblem {
       },
       together: some(2),
       apart: some(4),
+      adultNear: Array.from({ length: chance.int(0, 3) }, () => `c${chance.int(0, children - 1)}`),
+      withAdult: [0, count - 1],
       locked: Object.fromEntries(
         Array.from({ length: chance.int(0, 3) }, () => [
           `c${chance.int(0, children - 1)}`,

@@ -27,6 +27,8 @@ function possible(children: number, count: number, limits: readonly Limit[]): bo
           return new Set(limit.children.map(of)).size === 1
         case 'locked':
           return of(limit.child) === limit.group
+        case 'adult-near':
+          return of(limit.child) === 0
         case 'sizes':
           return Array.from({ length: count }, (_, g) => group.filter((own) => own === g).length).every(
             (size) => size >= limit.min && size <= limit.max,
@@ -51,6 +53,7 @@ function randomProblem(chance: Chance): GroupingProblem {
     groups: { count: 3, min: 1, max: chance.int(2, 3) },
     apart: some(5),
     together: some(2),
+    adultNear: Array.from({ length: chance.int(0, 3) }, (_, i) => `c${i + 1}`),
     locked: Object.fromEntries(
       Array.from({ length: chance.int(0, 2) }, (_, i) => [`c${i}`, chance.int(0, 2)]),
     ),
@@ -67,6 +70,7 @@ test('a clash is told exactly where nothing is possible; none of it can be spare
       ...limits.apart.map((children): Limit => ({ kind: 'apart', children })),
       ...limits.together.map((children): Limit => ({ kind: 'together', children })),
       ...Object.entries(limits.locked).map(([child, group]): Limit => ({ kind: 'locked', child, group })),
+      ...limits.adultNear.map((child): Limit => ({ kind: 'adult-near', child })),
       { kind: 'sizes', ...limits.groups },
     ]
     const clash = clashOf(problem)
@@ -114,8 +118,10 @@ test('trying finds groups in 10 000 random classes, or there are none, and never
       apart[a].add(b)
       apart[b].add(a)
     }
-    const locked = Int32Array.from(members, () => (chance.int(1, 8) === 1 ? chance.int(0, count - 1) : -1))
-    const found = feasibleGroups({ members, apart, locked }, { count, min, max })
+    const open = Int32Array.from(members, () =>
+      chance.int(1, 5) === 1 ? chance.int(1, 2 ** count - 1) : 2 ** count - 1,
+    )
+    const found = feasibleGroups({ members, apart, open }, { count, min, max })
     expect(found).not.toBe('unknown')
     if (found === null || found === 'unknown') {
       none++
@@ -123,8 +129,8 @@ test('trying finds groups in 10 000 random classes, or there are none, and never
     }
     const sizes = Array.from({ length: count }, (_, g) => found.filter((own) => own === g).length)
     if (Math.min(...sizes) < min || Math.max(...sizes) > max) throw new Error('A size is broken.')
-    locked.forEach((g, unit) => {
-      if (g >= 0 && found[unit] !== g) throw new Error('A lock is broken.')
+    open.forEach((mask, unit) => {
+      if (!(mask & (1 << found[unit]))) throw new Error('A unit stands where it may not.')
     })
     apart.forEach((others, unit) => {
       for (const other of others) if (found[unit] === found[other]) throw new Error('Two are not apart.')

@@ -11,6 +11,7 @@ function limitsOf({ limits }: GroupingProblem): Limit[] {
     ...limits.apart.map((children): Limit => ({ kind: 'apart', children })),
     ...limits.together.map((children): Limit => ({ kind: 'together', children })),
     ...Object.entries(limits.locked).map(([child, group]): Limit => ({ kind: 'locked', child, group })),
+    ...limits.adultNear.map((child): Limit => ({ kind: 'adult-near', child })),
     { kind: 'sizes', ...limits.groups },
   ]
 }
@@ -25,6 +26,7 @@ function impossible(problem: GroupingProblem, kept: readonly Limit[]): boolean {
     groups,
     together: kept.flatMap((limit) => (limit.kind === 'together' ? [limit.children] : [])),
     apart: kept.flatMap((limit) => (limit.kind === 'apart' ? [limit.children] : [])),
+    adultNear: kept.flatMap((limit) => (limit.kind === 'adult-near' ? [limit.child] : [])),
     locked: Object.fromEntries(
       kept.flatMap((limit) => (limit.kind === 'locked' ? [[limit.child, limit.group]] : [])),
     ),

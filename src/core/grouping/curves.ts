@@ -11,7 +11,15 @@ export function fitByNumberOfGroups(
     .filter((count) => count <= n)
     .map((count) => {
       const groups = { count, min: Math.max(1, Math.floor(n / count) - 2), max: Math.ceil(n / count) + 2 }
-      const limits = { ...problem.limits, groups, locked: {}, current: null, moveCost: 0, milliseconds: 40 }
+      const limits = {
+        ...problem.limits,
+        groups,
+        locked: {},
+        adultNear: [],
+        current: null,
+        moveCost: 0,
+        milliseconds: 40,
+      }
       return { groups: count, fitting: makeGroups({ ...problem, limits }).fitting }
     })
 }

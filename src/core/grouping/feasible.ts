@@ -1,4 +1,4 @@
-import type { Units } from './units'
+import { alikeGroups, type Units } from './units'
 
 /** Places tried before a search for groups within the limits gives up. */
 const mostTries = 300_000
@@ -9,7 +9,7 @@ const mostTries = 300_000
  * @returns the group of every unit; null if there are none; `unknown` if it took too long to say
  */
 export function feasibleGroups(
-  { members, apart, locked }: Pick<Units, 'members' | 'apart' | 'locked'>,
+  { members, apart, open: mayStand }: Pick<Units, 'members' | 'apart' | 'open'>,
   { count, min, max }: { count: number; min: number; max: number },
 ): Int32Array | null | 'unknown' {
   const group = new Int32Array(members.length).fill(-1)
@@ -18,7 +18,7 @@ export function feasibleGroups(
   let tries = 0
 
   const mayJoin = (unit: number, g: number) => {
-    if (locked[unit] >= 0 && locked[unit] !== g) return false
+    if (!(mayStand[unit] & (1 << g))) return false
     if (size[g] + members[unit].length > max) return false
     for (const other of apart[unit]) if (group[other] === g) return false
     return true
@@ -26,18 +26,18 @@ export function feasibleGroups(
   /** Groups a unit may join; of empty ones that nothing tells apart only the first. */
   const choices = (unit: number) => {
     const found: number[] = []
-    let empty = false
+    const empty = new Set<number>()
     for (let g = 0; g < count; g++) {
       if (!mayJoin(unit, g)) continue
-      if (size[g] === 0 && locked[unit] < 0 && !lockedGroups.has(g)) {
-        if (empty) continue
-        empty = true
+      if (size[g] === 0) {
+        if (empty.has(alike[g])) continue
+        empty.add(alike[g])
       }
       found.push(g)
     }
     return found
   }
-  const lockedGroups = new Set(locked.filter((g) => g >= 0))
+  const alike = alikeGroups(mayStand, count)
 
   function place(): boolean | 'unknown' {
     const short = size.reduce((sum, children) => sum + Math.max(0, min - children), 0)

@@ -24,8 +24,8 @@ import { ContradictoryLimits, unitsOf, type Units } from './units'
 export function makeGroups(problem: GroupingProblem): Grouping {
   const units = unitsOrClash(problem)
   const { limits, order } = problem
-  const free =
-    limits.together.length === 0 && limits.apart.length === 0 && Object.keys(limits.locked).length === 0
+  const numbered = Object.keys(limits.locked).length + limits.adultNear.length > 0
+  const free = limits.together.length === 0 && limits.apart.length === 0 && !numbered
   const cut = order && cutSorted(problem, order, limits.groups.count)
   const bound = cut ? cut.cost : ownLevelBound(problem)
   if (cut && free && (limits.current === null || limits.moveCost === 0))
@@ -43,7 +43,7 @@ export function makeGroups(problem: GroupingProblem): Grouping {
   const groups = Array.from({ length: limits.groups.count }, (_, g) =>
     units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
   )
-  const keepsNumbers = limits.moveCost > 0 || Object.keys(limits.locked).length > 0
+  const keepsNumbers = limits.moveCost > 0 || numbered
   return finish(problem, keepsNumbers ? groups : renumbered(problem, groups), Math.max(bound, lowerBound))
 }
 
@@ -102,9 +102,7 @@ function startsOf(problem: GroupingProblem, units: Units, cut: number[][] | unde
     const size = new Int32Array(groups.count)
     start.forEach((g, unit) => (size[g] += units.members[unit].length))
     return (
-      start.every(
-        (g, unit) => g >= 0 && g < groups.count && (units.locked[unit] < 0 || units.locked[unit] === g),
-      ) &&
+      start.every((g, unit) => g >= 0 && g < groups.count && (units.open[unit] & (1 << g)) > 0) &&
       start.every((g, unit) => ![...units.apart[unit]].some((other) => start[other] === g)) &&
       size.every((children) => children >= groups.min && children <= groups.max)
     )

@@ -108,10 +108,10 @@ class MixTable {
    * @returns true if the limits allow it and the cost changes by less than `most`
    */
   tryChange(unit: number, other: number, to: number, most: number): boolean {
-    const { locked } = this.units
+    const { open } = this.units
     const from = this.group[unit]
     const swap = other !== unit && this.group[other] === to
-    if (from === to || locked[unit] >= 0 || (swap && locked[other] >= 0)) return false
+    if (from === to || !(open[unit] & (1 << to)) || (swap && !(open[other] & (1 << from)))) return false
     const weight = this.weight[unit] - (swap ? this.weight[other] : 0)
     const value = this.value[unit] - (swap ? this.value[other] : 0)
     const { min, max } = this.sizes

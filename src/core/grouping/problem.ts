@@ -22,6 +22,9 @@ export const limitsSchema = z.object({
   apart: z.array(pairSchema).default([]),
   /** Child → number of the group the child stays in. */
   locked: z.record(z.string(), z.number().int().min(0)).default({}),
+  /** Children who need an adult near, and the numbers of the groups that have one. */
+  adultNear: z.array(z.string()).default([]),
+  withAdult: z.array(z.number().int().min(0)).default([0]),
   /** Child → number of the present group. */
   current: z.record(z.string(), z.number().int().min(0)).nullable().default(null),
   moveCost: z.number().min(0).default(0),

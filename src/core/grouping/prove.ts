@@ -1,6 +1,6 @@
 import { cheapestAssignment } from './assign'
 import type { GroupingProblem } from './problem'
-import type { Units } from './units'
+import { alikeGroups, type Units } from './units'
 
 export interface Proof {
   /** A better grouping than the one it began with, group per unit; null: there is none, or none was found. */
@@ -41,7 +41,7 @@ export function prove(problem: GroupingProblem, units: Units, upper: number): Pr
   let better: Proof['better'] = null
   const open: Node[] = []
   const moves = moveCosts(problem)
-  const locked = lockedMasks(units, n, count)
+  const masks = openToChildren(units, n)
 
   const costsAt = (chosen: readonly number[]) => {
     const cost = new Float64Array(n * count)
@@ -62,7 +62,7 @@ export function prove(problem: GroupingProblem, units: Units, upper: number): Pr
   for (const { chosen, bound } of choices) {
     if (bound >= best - differs) break
     if (left <= 0) return { better, lowerBound: Math.min(best, bound, ...open.map((node) => node.bound)) }
-    consider(chosen, locked)
+    consider(chosen, masks)
   }
   while (open.length > 0 && left > 0) {
     const at = open.reduce((least, node, i) => (node.bound < open[least].bound ? i : least), 0)
@@ -114,11 +114,10 @@ function moveCosts({ children, limits }: GroupingProblem): Float64Array {
   return costs
 }
 
-function lockedMasks({ members, locked }: Units, children: number, count: number): Int32Array {
-  const masks = new Int32Array(children).fill((1 << count) - 1)
-  members.forEach((set, unit) => {
-    if (locked[unit] >= 0) for (const child of set) masks[child] = 1 << locked[unit]
-  })
+/** Groups each child may stand in, a bit each. */
+function openToChildren({ members, open }: Units, children: number): Int32Array {
+  const masks = new Int32Array(children)
+  members.forEach((set, unit) => set.forEach((child) => (masks[child] = open[unit])))
   return masks
 }
 
@@ -131,11 +130,9 @@ function levelChoices(problem: GroupingProblem, units: Units, moves: Float64Arra
   const { levels, limits, cost } = problem
   const { count } = limits.groups
   const n = problem.children.length
-  const told = new Set(units.locked.filter((g) => g >= 0))
-  const alike = (g: number) => moves.every((one) => one === 0) && !told.has(g)
-  const plain = Array.from({ length: count }, (_, g) => alike(g))
-  const lockOf = new Int32Array(n).fill(-1)
-  units.members.forEach((set, unit) => set.forEach((child) => (lockOf[child] = units.locked[unit])))
+  const free = moves.every((one) => one === 0)
+  const alike = free ? alikeGroups(units.open, count) : Array.from({ length: count }, (_, g) => g)
+  const masks = openToChildren(units, n)
   const found: { chosen: number[]; bound: number }[] = []
   const chosen: number[] = []
 
@@ -144,7 +141,7 @@ function levelChoices(problem: GroupingProblem, units: Units, moves: Float64Arra
     for (let child = 0; child < n; child++) {
       let least = Infinity
       for (let g = 0; g < count; g++) {
-        if (lockOf[child] >= 0 && lockOf[child] !== g) continue
+        if (!(masks[child] & (1 << g))) continue
         const own = cost[child][chosen[g]] + moves[child * count + g]
         if (own < least) least = own
       }
@@ -158,7 +155,7 @@ function levelChoices(problem: GroupingProblem, units: Units, moves: Float64Arra
       found.push({ chosen: chosen.slice(), bound: boundOf() })
       return true
     }
-    const before = plain[g] ? chosen.findLastIndex((_, other) => other < g && plain[other]) : -1
+    const before = chosen.findLastIndex((_, other) => other < g && alike[other] === alike[g])
     for (let level = before < 0 ? 0 : chosen[before]; level < levels.length; level++) {
       chosen[g] = level
       if (!choose(g + 1)) return false

@@ -58,6 +58,8 @@ export function requestFor(
     mode?: GroupingMode
     met?: string[][]
     locked?: Record<string, number>
+    adultNear?: readonly string[]
+    withAdult?: readonly number[]
     current?: Record<string, number>
   },
 ): GroupingRequest {
@@ -75,6 +77,8 @@ export function requestFor(
       together: linked('together'),
       apart: linked('apart'),
       locked: rest.locked,
+      adultNear: rest.adultNear,
+      withAdult: rest.withAdult,
       current: rest.current,
       milliseconds: 300,
     },

@@ -1,7 +1,7 @@
 import { seededChance, shuffled, unit as uniform, type SavedChance } from '../chance/chance'
 import { feasibleGroups } from './feasible'
 import type { GroupingProblem } from './problem'
-import type { Units } from './units'
+import { isFixed, type Units } from './units'
 
 /** Tried changes per millisecond of the budget: a count, not a clock, so that equal seeds give equal groups. */
 const triesPerMillisecond = 400
@@ -25,13 +25,16 @@ export function search(
   starts: Int32Array[],
   runs: number,
 ): { group: Int32Array; cost: number } | null {
-  const chance = seededChance(problem.limits.seed)
+  const { seed, milliseconds } = problem.limits
+  const chance = seededChance(seed)
+  // A budget smaller than a walk shortens it.
+  const tries = Math.min(triesPerStart, Math.ceil(milliseconds * triesPerMillisecond))
   const firstStart = starts[0] ?? dealt(problem, units, chance) ?? tried(problem, units)
   if (!firstStart) return null
-  let best = new Walk(problem, units, firstStart, chance).anneal()
+  let best = new Walk(problem, units, firstStart, chance).anneal(tries)
   for (let run = 1; run < runs && best.cost >= 1e-12; run++) {
     const start = starts[run] ?? dealt(problem, units, chance) ?? best.group
-    const found = new Walk(problem, units, start, chance).anneal()
+    const found = new Walk(problem, units, start, chance).anneal(tries)
     if (found.cost < best.cost - 1e-12) best = found
   }
   return best
@@ -46,11 +49,14 @@ function tried(problem: GroupingProblem, units: Units): Int32Array | null {
 /** A random grouping within the limits: units in random order, each to the emptiest group it may join. */
 function dealt(problem: GroupingProblem, units: Units, chance: SavedChance): Int32Array | null {
   const { count, min, max } = problem.limits.groups
+  const anywhere = 2 ** count - 1
   for (let attempt = 0; attempt < 200; attempt++) {
     const group = new Int32Array(units.members.length).fill(-1)
     const size = new Int32Array(count)
     const rank = (unit: number) =>
-      (units.locked[unit] >= 0 ? 0 : 1) * 1000 - units.members[unit].length * 10 - units.apart[unit].size
+      (units.open[unit] === anywhere ? 1 : 0) * 1000 -
+      units.members[unit].length * 10 -
+      units.apart[unit].size
     const order = shuffled(
       units.members.map((_, unit) => unit),
       chance,
@@ -59,7 +65,7 @@ function dealt(problem: GroupingProblem, units: Units, chance: SavedChance): Int
       const weight = units.members[unit].length
       const open = Array.from({ length: count }, (_, g) => g).filter(
         (g) =>
-          (units.locked[unit] < 0 || units.locked[unit] === g) &&
+          units.open[unit] & (1 << g) &&
           size[g] + weight <= max &&
           ![...units.apart[unit]].some((other) => group[other] === g),
       )
@@ -100,13 +106,13 @@ class Walk {
     this.value = Float64Array.from(this.sums, (row) => Math.max(0, Math.min(...row)))
   }
 
-  anneal(): { group: Int32Array; cost: number } {
-    const free = this.units.members.flatMap((_, unit) => (this.units.locked[unit] < 0 ? [unit] : []))
+  anneal(tries: number): { group: Int32Array; cost: number } {
+    const free = this.units.members.flatMap((_, unit) => (isFixed(this.units.open[unit]) ? [] : [unit]))
     let best = { group: Int32Array.from(this.group), cost: this.cost() }
     if (free.length === 0) return best
     const hot = Math.max(0.05, best.cost / 10)
-    for (let attempt = 0; attempt < triesPerStart; attempt++) {
-      const heat = hot * 0.0005 ** (attempt / triesPerStart)
+    for (let attempt = 0; attempt < tries; attempt++) {
+      const heat = hot * 0.0005 ** (attempt / tries)
       const unit = free[this.chance.int(0, free.length - 1)]
       const other = this.chance.int(0, 2) === 0 ? -1 : free[this.chance.int(0, free.length - 1)]
       const to = other < 0 ? this.chance.int(0, this.size.length - 1) : this.group[other]
@@ -126,6 +132,8 @@ class Walk {
   private allowed(unit: number, other: number, to: number): boolean {
     const { min, max } = this.problem.limits.groups
     const from = this.group[unit]
+    const { open } = this.units
+    if (!(open[unit] & (1 << to)) || (other >= 0 && !(open[other] & (1 << from)))) return false
     const weight = this.units.members[unit].length
     const back = other < 0 ? 0 : this.units.members[other].length
     if (this.size[from] - weight + back < min || this.size[from] - weight + back > max) return false

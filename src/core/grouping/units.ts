@@ -7,8 +7,8 @@ export interface Units {
   cost: Float64Array[]
   /** [unit] → units that may not share a group. */
   apart: Set<number>[]
-  /** [unit] → group the unit is locked to, or −1. */
-  locked: Int32Array
+  /** [unit] → groups the unit may stand in, a bit each: all, or those with an adult near, or the one it is locked to. */
+  open: Int32Array
   /** [unit][group] → children who would have moved if the unit stands there. */
   moves: (unit: number, group: number) => number
 }
@@ -19,6 +19,7 @@ export type Contradiction =
   | { kind: 'together-and-apart'; children: string[] }
   | { kind: 'locked-apart-in-one-group'; children: string[]; group: number }
   | { kind: 'together-locked-to-two-groups'; children: string[] }
+  | { kind: 'locked-without-adult'; children: string[] }
   | { kind: 'too-many-kept-together'; children: string[]; most: number }
   /** No two of them clash, and yet no groups keep them all. */
   | { kind: 'together-impossible' }
@@ -31,6 +32,7 @@ export type Limit =
   | { kind: 'together'; children: string[] }
   | { kind: 'apart'; children: string[] }
   | { kind: 'locked'; child: string; group: number }
+  | { kind: 'adult-near'; child: string }
 
 /** Limits that can't hold at once. */
 export interface Clash {
@@ -48,6 +50,18 @@ export class ContradictoryLimits extends Error {
   ) {
     super('The limits contradict each other.')
   }
+}
+
+/** True if the limits leave a unit one group only. */
+export const isFixed = (open: number) => (open & (open - 1)) === 0
+
+/**
+ * For each group the first that the limits do not tell from it: as many units may stand in either, and the
+ * same ones.
+ */
+export function alikeGroups(open: Int32Array, count: number): number[] {
+  const columns = Array.from({ length: count }, (_, g) => open.map((mask) => (mask >> g) & 1).join(''))
+  return columns.map((column) => columns.indexOf(column))
 }
 
 /** Joins children who are kept together. @throws {ContradictoryLimits} */
@@ -74,6 +88,7 @@ export function unitsOf({ children, levels, cost, limits }: GroupingProblem): Un
   const unitOf = new Map(members.flatMap((set, unit) => set.map((child) => [child, unit] as const)))
 
   const locked = new Int32Array(members.length).fill(-1)
+  const open = new Int32Array(members.length).fill(2 ** count - 1)
   for (const [child, group] of Object.entries(limits.locked)) {
     const i = known(child)
     if (i === undefined) continue
@@ -85,7 +100,18 @@ export function unitsOf({ children, levels, cost, limits }: GroupingProblem): Un
         children: members[unit].map((m) => children[m]),
       })
     locked[unit] = group
+    if (group < count) open[unit] &= 1 << group
   }
+  const adults = limits.withAdult.reduce((mask, g) => (g < count ? mask | (1 << g) : mask), 0)
+  for (const child of limits.adultNear) {
+    const i = known(child)
+    if (i !== undefined) open[unitOf.get(i)!] &= adults
+  }
+  if (contradictions.length === 0)
+    members.forEach((set, unit) => {
+      if (open[unit] === 0)
+        contradictions.push({ kind: 'locked-without-adult', children: set.map((i) => children[i]) })
+    })
 
   const apart = members.map(() => new Set<number>())
   for (const set of limits.apart) {
@@ -120,7 +146,7 @@ export function unitsOf({ children, levels, cost, limits }: GroupingProblem): Un
       Float64Array.from(levels, (_, level) => set.reduce((sum, child) => sum + cost[child][level], 0)),
     ),
     apart,
-    locked,
+    open,
     moves: (unit, group) =>
       limits.current === null
         ? 0

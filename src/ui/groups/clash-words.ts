@@ -17,6 +17,8 @@ export function clashInWords(
         return `keeping ${list(limit.children)} together`
       case 'locked':
         return `keeping ${list([limit.child])} in ${groupNames[pennants[limit.group] ?? limit.group]}`
+      case 'adult-near':
+        return `an adult near ${list([limit.child])}`
       case 'sizes':
         return 'these sizes'
     }
@@ -32,6 +34,8 @@ export function clashInWords(
           return `${list(contradiction.children)} are kept apart, but both stay in one group.`
         case 'together-locked-to-two-groups':
           return `${list(contradiction.children)} are kept together, but stay in two groups.`
+        case 'locked-without-adult':
+          return `${list(contradiction.children)} need an adult near, but stay in a group without one.`
         case 'too-many-kept-together':
           return `${list(contradiction.children)} are kept together, but a group holds ${contradiction.most}.`
         default:

@@ -36,6 +36,10 @@ export async function optimum({ children, levels, cost, limits }: GroupingProble
         terms.push(`${(cost[i][l] + move).toFixed(12)} ${x(i, g, l)}`)
         rows.push(`${x(i, g, l)} - ${y(g, l)} <= 0`)
       }
+    if (limits.adultNear.includes(id))
+      rows.push(
+        `${groups.flatMap((g) => (limits.withAdult.includes(g) ? [inGroup(i, g)] : [])).join(' ')} = 1`,
+      )
     if (limits.locked[id] !== undefined) rows.push(`${inGroup(i, limits.locked[id])} = 1`)
   })
   for (const g of groups) {
