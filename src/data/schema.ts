@@ -77,6 +77,8 @@ export const pupil = pgTable(
     name: text().notNull(),
     initial: text().notNull().default(''),
     yearGroup: text().$type<YearGroup>().notNull(),
+    /** Is grouped only where an adult is near. */
+    adultNear: boolean().notNull().default(false),
     leftAt: timestamp({ withTimezone: true, mode: 'date' }),
   },
   (table) => [unique().on(table.classId, table.id), index().on(table.classId)],
@@ -226,6 +228,8 @@ export const groupingGroup = pgTable(
     /** Name, shape and colour, by number. */
     pennant: smallint().notNull(),
     levelId: text().notNull(),
+    /** An adult stays near this group. */
+    withAdult: boolean().notNull().default(false),
   },
   (table) => [primaryKey({ columns: [table.groupingId, table.position] })],
 )

@@ -140,9 +140,9 @@ async function firstGroups(viewer: Viewer, classId: string) {
 
 /** The moves a teacher would accept: the last of those suggested. */
 async function moveSome(viewer: Viewer, classId: string) {
-  const { children, fit, groups, links } = await groupsPage(viewer, { classId })
+  const { children, fit, groups, links, adultNear } = await groupsPage(viewer, { classId })
   const ids = children.map(({ id }) => id)
-  const { request, present } = regroupingOf(ids, fit, groups, links)
+  const { request, present } = regroupingOf(ids, fit, groups, links, adultNear)
   const problem = problemOfRequest(request)
   const better = worthTheirMoves(problem, present, [...regroup(problem)].at(-1)!).at(-1)!
   if (better.moves.length === 0) return

@@ -10,6 +10,8 @@ import { estimateByYear } from './estimates'
 export interface Child {
   id: string
   name: string
+  /** Is grouped only where an adult is near. */
+  adultNear: boolean
   estimates: Record<StrandId, EstimateRow>
   rightAlone: Record<StrandId, readonly number[]>
   /** Strands on which the child was placed or seen; on the others the year group's usual step stands. */
@@ -23,12 +25,13 @@ export async function childrenOf(scope: ClassScope): Promise<Child[]> {
   const [pupils, estimates] = await Promise.all([pupilsOf(scope), estimatesOf(scope)])
   const byPupil = new Map<string, EstimateRow[]>()
   for (const row of estimates) byPupil.set(row.pupilId, [...(byPupil.get(row.pupilId) ?? []), row])
-  return pupils.map(({ id, name, initial, yearGroup }) => {
+  return pupils.map(({ id, name, initial, yearGroup, adultNear }) => {
     const own = new Map((byPupil.get(id) ?? []).map((row) => [row.strand, row]))
     const all = strandIds.map((strand) => own.get(strand) ?? estimateByYear(strand, yearGroup))
     return {
       id,
       name: displayName({ name, initial }),
+      adultNear,
       estimates: Object.fromEntries(all.map((row) => [row.strand, row])) as Child['estimates'],
       rightAlone: Object.fromEntries(
         all.map((row) => [row.strand, row.rightAlone]),

@@ -15,6 +15,7 @@ import {
   pupilsOf,
   replaceLinks,
   savePlacements,
+  setAdultNear,
 } from '@/data/queries/pupils'
 import { enterClass, type ClassScope } from '@/data/scope'
 import { todayIn } from './clock'
@@ -147,16 +148,16 @@ const linkSchema = z
   .object({ kind: z.enum(['apart', 'together']), pupilA: z.uuid(), pupilB: z.uuid() })
   .refine(({ pupilA, pupilB }) => pupilA !== pupilB, 'Choose two different children.')
 
-const linksSchema = z.object({ classId: z.uuid(), links: z.array(linkSchema).max(200) })
+const linksSchema = z.object({
+  classId: z.uuid(),
+  links: z.array(linkSchema).max(200),
+  /** Children who need an adult near. */
+  adultNear: z.array(z.uuid()).max(60).default([]),
+})
 
-/** Who is to be kept apart or together; takes the place of what stood before. */
-export const saveLinks = changingClass(linksSchema, async (scope, { links }) => {
-  if (
-    !(await allInClass(
-      scope,
-      links.flatMap(({ pupilA, pupilB }) => [pupilA, pupilB]),
-    ))
-  )
+/** Who is to be kept apart or together, and near an adult; takes the place of what stood before. */
+export const saveLinks = changingClass(linksSchema, async (scope, { links, adultNear }) => {
+  if (!(await allInClass(scope, [...links.flatMap(({ pupilA, pupilB }) => [pupilA, pupilB]), ...adultNear])))
     throw new NotHere()
   const pairs = new Map(
     links.map((link) => {
@@ -165,6 +166,7 @@ export const saveLinks = changingClass(linksSchema, async (scope, { links }) => 
     }),
   )
   await replaceLinks(scope, [...pairs.values()])
+  await setAdultNear(scope, adultNear)
 })
 
 interface StrandCell {
@@ -181,6 +183,8 @@ export interface ClassRow {
   id: string
   name: string
   yearGroup: YearGroup
+  /** Is grouped only where an adult is near. */
+  adultNear: boolean
   /** One for each strand of the set that is shown. */
   cells: Partial<Record<StrandId, StrandCell>>
   /** Newest day with evidence; null: nothing seen yet. */
@@ -207,13 +211,14 @@ export const classTable = readingClass(tableSchema, async (scope, { set }) => {
     houseStyleOf(scope),
   ])
   const shown = inSkipOrder(strandSets.find(({ id }) => id === set)!.strands, style.skipOrder)
-  const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup }) => {
+  const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup, adultNear }) => {
     const own = estimates.filter(({ pupilId }) => pupilId === id)
     const seen = own.filter(({ observations }) => observations > 0).map(({ day }) => day)
     return {
       id,
       name: displayName({ name, initial }),
       yearGroup,
+      adultNear,
       cells: Object.fromEntries(
         shown.map((strand) => [
           strand,

@@ -5,7 +5,9 @@ import { sql } from 'drizzle-orm'
 import { openServerDatabase, serverDatabase } from '@/data/connection'
 import { pupilsOf } from '@/data/queries/pupils'
 import { games } from '@/core/games'
+import { stepOf } from '@/core/skills'
 import { addChildren, classTable, createClass, place, saveLinks } from './classes'
+import { changeHouseStyle } from './house-style'
 import { gamePage, gamesPage } from './games'
 import { regroup } from '@/core/grouping/curves'
 import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
@@ -280,6 +282,115 @@ test('a plan gives every group a station in every slot, and names what it can’
   })
 })
 
+test('adults, places and pins: told on the cells, kept with the session', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const station = (change: object) =>
+    ({ gameId: 'landfall', mode: 'adult-led', places: null, ...change }) as const
+  const kinds = async (change: object) => {
+    const { conflicts } = await previewPlan(viewer, {
+      classId,
+      plan: { ...view!.plan, slots: 1, placed: { '0:0': 0, '0:1': 1 }, chosen: {}, ...change },
+    })
+    return new Set(conflicts.map(({ kind }) => kind))
+  }
+  const two = [station({}), station({ mode: 'adult-near' })]
+  expect(await kinds({ stations: two, adults: 1 })).toContain('adults')
+  expect(await kinds({ stations: two, adults: 2 })).not.toContain('adults')
+  const tight = [station({ places: 1 }), station({ mode: 'own' })]
+  expect(await kinds({ stations: tight })).toContain('places')
+  const sessionId = crypto.randomUUID()
+  const plan = {
+    ...view!.plan,
+    slots: 2,
+    adults: 2,
+    stations: two,
+    placed: { '0:0': 1, '0:1': 0, '1:0': 0 },
+    pinned: ['0:0'],
+    around: { ...view!.plan.around, tidy: 4, lesson: 20 },
+  }
+  await savePlan(viewer, { classId, sessionId, plan })
+  const kept = (await planPage(viewer, { classId })).view!
+  expect(kept.plan).toMatchObject({ adults: 2, placed: plan.placed, pinned: ['0:0'], around: plan.around })
+  expect(kept.gaps.map(({ slot, group }) => [slot, group])).toEqual([[1, 1]])
+  expect(kept.times.over).toBeGreaterThan(0)
+})
+
+test('mixed groups: each child has a range of its own, on the plan and in what its marks are about', async () => {
+  const classId = await newClass()
+  const { rows: table } = await classTable(viewer, { classId })
+  await place(viewer, {
+    classId,
+    placements: table.map(({ id }, i) => ({
+      pupilId: id,
+      strand: 'add' as const,
+      step: i % 2 ? 9 : 2,
+      sureness: 'sure' as const,
+    })),
+  })
+  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2, mode: 'mixed' })
+  await saveGroups(viewer, {
+    classId,
+    groupingId: crypto.randomUUID(),
+    gameId: 'landfall',
+    mode: 'mixed',
+    groups: made.groups.map(({ pennant, level, children }) => ({
+      pennant,
+      levelId: made.levels[level].id,
+      pupils: children,
+    })),
+  })
+  const page = await groupsPage(viewer, { classId })
+  expect(page.mode).toBe('mixed')
+  expect(new Set(Object.values(page.own)).size).toBeGreaterThan(1)
+  const { view } = await planPage(viewer, { classId })
+  expect(view!.visits.every(({ ranges }) => ranges.length > 0)).toBe(true)
+  const sessionId = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  const run = (await runPage(viewer, { classId }))!
+  const visit = run.visits.find(
+    ({ children }) => new Set(children.map(({ own }) => own?.step.short)).size > 1,
+  )!
+  for (const { id, own } of visit.children) {
+    await recordMark(viewer, { classId, ...mark(visit.id, id) })
+    const [record] = (await childPage(viewer, { classId, pupilId: id })).records
+    expect(stepOf(record).short).toBe(own!.step.short)
+  }
+})
+
+test('house style: suggestions come from the class’s own way of deciding', async () => {
+  const classId = await newClass()
+  await changeHouseStyle(viewer, {
+    classId,
+    style: { movingUp: { by: 'count', own: 1, of: 1, days: 1 }, skipOrder: 'twos-fives-tens' },
+  })
+  const { page } = await running(classId)
+  const [visit] = page.visits
+  await recordMark(viewer, { classId, ...mark(visit.id, visit.children[0].id) })
+  const kinds = async () =>
+    (await progressPage(viewer, { classId })).suggestions
+      .filter(({ id }) => id === visit.children[0].id)
+      .map(({ suggestion }) => suggestion.kind)
+  expect(await kinds()).toEqual(['ready'])
+  await changeHouseStyle(viewer, { classId, style: { movingUp: { by: 'judgement' } } })
+  expect(await kinds()).toEqual([])
+  expect((await classTable(viewer, { classId })).style.skipOrder).toBe('tens-fives-twos')
+})
+
+test('children who need an adult near are grouped where one is, and stay so', async () => {
+  const classId = await newClass()
+  const { rows: table } = await classTable(viewer, { classId })
+  const near = [table[0].id, table.at(-1)!.id]
+  await saveLinks(viewer, { classId, links: [], adultNear: near })
+  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
+  expect(made.groups[0]).toMatchObject({ withAdult: true })
+  expect(made.groups[0].children).toEqual(expect.arrayContaining(near))
+  expect((await groupsPage(viewer, { classId })).adultNear.sort()).toEqual([...near].sort())
+  expect((await classTable(viewer, { classId })).rows.filter(({ adultNear }) => adultNear)).toHaveLength(2)
+})
+
 test('a session without stations, on a day gone by or with odd minutes is refused with its reason, and nothing written', async () => {
   const classId = await newClass()
   await grouped(classId)
@@ -338,7 +449,7 @@ test('regrouping: the fewest moves that help, accepted as a new version', async 
   await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: swapped })
   const page = await groupsPage(viewer, { classId })
   const ids = page.children.map(({ id }) => id)
-  const { request, present } = regroupingOf(ids, page.fit, page.groups, page.links)
+  const { request, present } = regroupingOf(ids, page.fit, page.groups, page.links, page.adultNear)
   const problem = problemOfRequest(request)
   const best = worthTheirMoves(problem, present, [...regroup(problem)].at(-1)!).at(-1)!
   expect(best.moves.map(({ child }) => ids[child]).sort()).toEqual(
@@ -397,6 +508,7 @@ test('a stranger learns nothing of a class and changes nothing in it', async () 
     () => addChildren(stranger, { classId, list: list('Ida') }),
     () => place(stranger, { classId, placements: [{ pupilId, strand: 'add', step: 1, sureness: 'sure' }] }),
     () => saveLinks(stranger, { classId, links: [] }),
+    () => changeHouseStyle(stranger, { classId, style: {} }),
     () => groupsPage(stranger, { classId }),
     () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
     () => gameFit(stranger, { classId, gameId: 'landfall' }),

@@ -16,8 +16,9 @@ export interface Regrouping {
 export function regroupingOf(
   children: readonly string[],
   fit: ClassFit,
-  groups: readonly { level: number; children: string[] }[],
+  groups: readonly { level: number; children: string[]; withAdult: boolean }[],
   links: readonly Link[],
+  adultNear: readonly string[],
 ) {
   const sizes = groups.map((group) => group.children.length)
   const even = evenSizes(children.length, groups.length)
@@ -28,6 +29,8 @@ export function regroupingOf(
       min: Math.max(1, Math.min(even.min, ...sizes)),
       max: Math.max(even.max, ...sizes),
     },
+    adultNear,
+    withAdult: groups.flatMap(({ withAdult }, g) => (withAdult ? [g] : [])),
     current: Object.fromEntries(groups.flatMap((group, g) => group.children.map((id) => [id, g]))),
   })
   const present = groups.map(({ level, children: there }) => ({

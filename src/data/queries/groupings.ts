@@ -8,6 +8,8 @@ interface StoredGroup {
   pennant: number
   levelId: string
   pupils: string[]
+  /** An adult stays near this group. */
+  withAdult: boolean
   /** Children the teacher keeps in this group. */
   locked: string[]
   /** Child → the pair it plays in, counted within the grouping. */
@@ -51,6 +53,7 @@ export async function groupingOf(scope: ClassScope, id?: string): Promise<Stored
       pennant: group.pennant,
       levelId: group.levelId,
       pupils: [],
+      withAdult: group.withAdult,
       locked: [],
       pairs: {},
     })
@@ -99,12 +102,13 @@ export async function insertGrouping(
   const { groups, ...row } = made
   await db.insert(grouping).values({ ...row, classId, version })
   await db.insert(groupingGroup).values(
-    groups.map(({ pennant, levelId }, position) => ({
+    groups.map(({ pennant, levelId, withAdult }, position) => ({
       classId,
       groupingId: made.id,
       position,
       pennant,
       levelId,
+      withAdult,
     })),
   )
   const members = groups.flatMap(({ pupils, locked, pairs }, position) =>

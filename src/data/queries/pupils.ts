@@ -25,7 +25,10 @@ export function yearGroupOf({ db, classId }: ClassScope, pupilId: string) {
     .then(([row]) => row?.yearGroup)
 }
 
-export function insertPupils({ db, classId }: ClassScope, rows: Omit<PupilRow, 'classId' | 'leftAt'>[]) {
+export function insertPupils(
+  { db, classId }: ClassScope,
+  rows: Omit<PupilRow, 'classId' | 'leftAt' | 'adultNear'>[],
+) {
   return db.insert(pupil).values(rows.map((row) => ({ ...row, classId })))
 }
 
@@ -77,6 +80,17 @@ export async function replaceLinks(
 ) {
   await db.delete(pupilLink).where(eq(pupilLink.classId, classId))
   if (links.length > 0) await db.insert(pupilLink).values(links.map((link) => ({ ...link, classId })))
+}
+
+/** Says of every child of the class whether it needs an adult near. */
+export async function setAdultNear({ db, classId }: ClassScope, ids: readonly string[]) {
+  const inClass = eq(pupil.classId, classId)
+  await db.update(pupil).set({ adultNear: false }).where(inClass)
+  if (ids.length > 0)
+    await db
+      .update(pupil)
+      .set({ adultNear: true })
+      .where(and(inClass, inArray(pupil.id, [...ids])))
 }
 
 /** True if every id names a child of this class. */

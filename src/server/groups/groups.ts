@@ -35,6 +35,8 @@ export interface ShownGroup {
   pennant: number
   level: number
   children: string[]
+  /** An adult stays near this group. */
+  withAdult: boolean
 }
 
 /** Groups as they stand or are proposed, by the ids of children. */
@@ -52,6 +54,8 @@ export interface GroupsPage extends ShownGrouping {
   fit: ClassFit
   mode: GroupingMode
   locked: string[]
+  /** Children who are grouped only where an adult is near. */
+  adultNear: string[]
   /** Null: these groups are a proposal, not saved yet. */
   version: { number: number; day: string } | null
   versions: VersionRow[]
@@ -61,6 +65,9 @@ export interface GroupsPage extends ShownGrouping {
   oneLevel: number
   byNumber: { groups: number; fitting: number }[]
 }
+
+const nearAdult = (children: readonly Child[]) =>
+  children.flatMap(({ id, adultNear }) => (adultNear ? [id] : []))
 
 const idsOf = (children: readonly Child[]) => children.map(({ id }) => id)
 
@@ -102,6 +109,7 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
     mode,
     links,
     met,
+    adultNear: nearAdult(children),
     sizes: evenSizes(children.length, count),
   })
   return {
@@ -114,6 +122,7 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
       : standing
         ? shownStanding(standing, request)
         : ((mode === 'hand' ? null : proposedOr(request, null)) ?? everybodyInOne(request, count))),
+    adultNear: nearAdult(children),
     locked: standing?.groups.flatMap(({ locked }) => locked) ?? [],
     version: standing && { number: standing.version, day: standing.day },
     versions,
@@ -143,12 +152,13 @@ const everybodyInOne = ({ children }: GroupingRequest, count: number): ShownGrou
     pennant,
     level: 0,
     children: pennant === 0 ? [...children] : [],
+    withAdult: false,
   })),
   own: {},
   pairs: {},
 })
 
-function shown({ children }: GroupingRequest, { groups, own, pairs }: Proposal): ShownGrouping {
+function shown({ children, limits }: GroupingRequest, { groups, own, pairs }: Proposal): ShownGrouping {
   const byChild = (values: number[] | null) =>
     Object.fromEntries((values ?? []).map((value, child) => [children[child], value]))
   return {
@@ -156,6 +166,7 @@ function shown({ children }: GroupingRequest, { groups, own, pairs }: Proposal):
       pennant,
       level: group.level,
       children: group.children.map((child) => children[child]),
+      withAdult: limits.adultNear.length > 0 && limits.withAdult.includes(pennant),
     })),
     own: byChild(own),
     pairs: byChild(pairs),
@@ -166,8 +177,9 @@ function shown({ children }: GroupingRequest, { groups, own, pairs }: Proposal):
 function standingGroups({ groups, gameId }: StoredGrouping, children: readonly string[]): ShownGroup[] {
   const placed = new Set(groups.flatMap(({ pupils }) => pupils))
   const { levels } = gameOf(gameId)
-  return groups.map(({ pennant, levelId, pupils }, position) => ({
+  return groups.map(({ pennant, levelId, pupils, withAdult }, position) => ({
     pennant,
+    withAdult,
     level: Math.max(
       0,
       levels.findIndex(({ id }) => id === levelId),
@@ -248,6 +260,7 @@ export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId,
     mode,
     links,
     met,
+    adultNear: nearAdult(children),
     sizes: evenSizes(children.length, count),
   })
   const made = proposedOr(request, null)
@@ -263,6 +276,7 @@ const groupSchema = z.object({
     .max(mostGroups - 1),
   levelId: z.string(),
   pupils: z.array(z.uuid()).max(60),
+  withAdult: z.boolean().default(false),
   locked: z.array(z.uuid()).max(60).default([]),
   pairs: z.record(z.uuid(), z.number().int().min(0).max(60)).default({}),
 })

@@ -147,7 +147,8 @@ export function ClassPage(props: Props) {
         <LinksSheet
           children={rows.map(({ id, name }) => ({ id, name }))}
           links={links}
-          onSave={(next) => saveLinks({ classId, links: next })}
+          adultNear={rows.flatMap(({ id, adultNear }) => (adultNear ? [id] : []))}
+          onSave={(next, near) => saveLinks({ classId, links: next, adultNear: near })}
           onClose={() => setSheet(null)}
         />
       )}

@@ -14,19 +14,22 @@ export interface PupilLink {
   pupilB: string
 }
 
-/** Who is kept apart and who works together: every grouping keeps to it. */
+/** Who is kept apart, who works together and who needs an adult near: every grouping keeps to it. */
 export function LinksSheet({
   children,
   links,
+  adultNear,
   onSave,
   onClose,
 }: {
   children: { id: string; name: string }[]
   links: PupilLink[]
-  onSave: (links: PupilLink[]) => Promise<Answer<void>>
+  adultNear: string[]
+  onSave: (links: PupilLink[], adultNear: string[]) => Promise<Answer<void>>
   onClose: () => void
 }) {
   const [edited, setEdited] = useState(links)
+  const [near, setNear] = useState(adultNear)
   const [draft, setDraft] = useState<PupilLink>({
     kind: 'apart',
     pupilA: children[0].id,
@@ -86,7 +89,32 @@ export function LinksSheet({
           </li>
         ))}
       </ul>
-      <Button disabled={busy} onClick={() => save(() => onSave(edited), onClose)}>
+      <h3 className="section-small">Needs an adult near</h3>
+      <Form.Select
+        aria-label="Needs an adult near"
+        value=""
+        onChange={({ target }) => target.value && setNear([...near, target.value])}
+      >
+        <option value="">Choose a child</option>
+        {children
+          .filter(({ id }) => !near.includes(id))
+          .map(({ id, name: text }) => (
+            <option key={id} value={id}>
+              {text}
+            </option>
+          ))}
+      </Form.Select>
+      <ul className="link-list">
+        {near.map((id) => (
+          <li key={id}>
+            <span>{name(id)}</span>
+            <Button variant="plain" size="sm" onClick={() => setNear(near.filter((other) => other !== id))}>
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Button disabled={busy} onClick={() => save(() => onSave(edited, near), onClose)}>
         {busy ? 'Saving …' : 'Save'}
       </Button>
     </SideSheet>

@@ -101,20 +101,29 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
       links: page.links,
       met: page.met,
       locked,
+      adultNear: page.adultNear,
+      withAdult: adultGroups(count),
       sizes: evenSizes(ids.length, count, largest, smallest),
     })
     worker.propose(request, (proposal) => table.take(proposal, ids))
   }
 
+  /** Groups with an adult near, of so many; none chosen yet: the first. */
+  function adultGroups(count: number): number[] {
+    const chosen = table.groups.flatMap(({ withAdult }, g) => (withAdult && g < count ? [g] : []))
+    return chosen.length > 0 ? chosen : [0]
+  }
+
   function suggest() {
-    const { request, present } = regroupingOf(ids, table.fit, table.groups, page.links)
+    const { request, present } = regroupingOf(ids, table.fit, table.groups, page.links, page.adultNear)
     setProblems([])
     worker.regroup(request, present, setRegroupings)
   }
 
   function keep(groups: readonly ShownGroup[] = table.groups, note = '') {
-    const stored = groups.map(({ pennant, level, children }) => ({
+    const stored = groups.map(({ pennant, level, children, withAdult }) => ({
       pennant,
+      withAdult,
       levelId: table.fit.levels[level].id,
       pupils: children,
       locked: table.locked.filter((child) => children.includes(child)),
@@ -183,6 +192,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
           ...table.brokenLinks.map(
             ({ kind, a, b }) => `${names.get(a)} and ${names.get(b)} are to be kept ${kind}.`,
           ),
+          ...table.withoutAdult.map((child) => `${names.get(child)} needs an adult near.`),
         ]}
       />
       <div className="columns">
@@ -214,6 +224,8 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
                 levels={table.fit.levels}
                 ownRanges={Object.keys(table.own).length > 0}
                 selected={selected}
+                adultChoice={page.adultNear.length > 0}
+                onAdult={(withAdult) => table.setAdult(position, withAdult)}
                 onLevel={(level) => table.setLevel(position, level)}
                 onSelect={setSelected}
                 onMove={(child, by) => {
@@ -260,7 +272,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               onAccept={({ groups }) =>
                 keep(
                   groups.map(({ level, children }, g) => ({
-                    pennant: pennants[g],
+                    ...table.groups[g],
                     level,
                     children: children.map((child) => ids[child]),
                   })),
@@ -287,6 +299,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               <LimitsList
                 classId={classId}
                 locked={table.locked}
+                adultNear={page.adultNear}
                 links={page.links}
                 groups={table.groups}
                 names={names}

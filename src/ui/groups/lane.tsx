@@ -47,6 +47,9 @@ interface LaneProps {
   ownRanges: boolean
   children: Named[]
   selected: string | null
+  /** Some child needs an adult near: then it matters which groups have one. */
+  adultChoice: boolean
+  onAdult: (withAdult: boolean) => void
   onLevel: (level: number) => void
   onSelect: (child: string) => void
   onMove: (child: string, by: number) => void
@@ -54,7 +57,8 @@ interface LaneProps {
 
 /** One group: its children where their predicted success at its level puts them. */
 export function Lane(props: LaneProps) {
-  const { position, group, levels, ownRanges, children, selected, onLevel, onSelect, onMove } = props
+  const { position, group, levels, ownRanges, children, selected, adultChoice } = props
+  const { onAdult, onLevel, onSelect, onMove } = props
   const { setNodeRef, isOver } = useDroppable({ id: String(position) })
   const name = groupNames[group.pennant]
   return (
@@ -63,6 +67,16 @@ export function Lane(props: LaneProps) {
         <div>
           <Pennant number={group.pennant} />
           <strong>{name}</strong> <span className="tiny muted">{children.length}</span>
+          {adultChoice && (
+            <Form.Check
+              id={`adult-${position}`}
+              className="tiny adult-choice"
+              label="adult near"
+              aria-label={`${name}: adult near`}
+              checked={group.withAdult}
+              onChange={({ target }) => onAdult(target.checked)}
+            />
+          )}
         </div>
         {ownRanges ? (
           <span className="tiny muted">own range for each</span>

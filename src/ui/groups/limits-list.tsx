@@ -8,6 +8,7 @@ import type { ShownGroup } from '@/server/groups/groups'
 export function LimitsList({
   classId,
   locked,
+  adultNear,
   links,
   groups,
   names,
@@ -15,12 +16,13 @@ export function LimitsList({
 }: {
   classId: string
   locked: readonly string[]
+  adultNear: readonly string[]
   links: readonly PupilLink[]
   groups: readonly ShownGroup[]
   names: ReadonlyMap<string, string>
   onRelease: (child: string) => void
 }) {
-  const count = locked.length + links.length
+  const count = locked.length + adultNear.length + links.length
   return (
     <details className="small limits">
       <summary>{count === 0 ? 'No limits' : `${count} ${count === 1 ? 'limit' : 'limits'} kept`}</summary>
@@ -38,6 +40,11 @@ export function LimitsList({
             </li>
           )
         })}
+        {adultNear.map((child) => (
+          <li key={`near ${child}`}>
+            <span className="grow">{names.get(child)} where an adult is near</span>
+          </li>
+        ))}
         {links.map(({ kind, a, b }) => (
           <li key={`${kind} ${a} ${b}`}>
             <span className="grow">

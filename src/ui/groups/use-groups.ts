@@ -48,6 +48,10 @@ export function useGroups(page: GroupsPage) {
       (sum, group) => sum + group.children.filter((child) => inBand(successOf(child, group), band)).length,
       0,
     ),
+    /** Children who need an adult near and stand where none is. */
+    withoutAdult: groups.flatMap(({ withAdult, children }) =>
+      withAdult ? [] : children.filter((child) => page.adultNear.includes(child)),
+    ),
     brokenLinks: page.links.filter(({ kind, a, b }) => {
       const together = groups.some(({ children }) => children.includes(a) && children.includes(b))
       return kind === 'apart' ? together : !together
@@ -65,6 +69,8 @@ export function useGroups(page: GroupsPage) {
     },
     lock: (child: string, on: boolean) =>
       set({ locked: [...locked.filter((id) => id !== child), ...(on ? [child] : [])] }),
+    setAdult: (group: number, withAdult: boolean) =>
+      set({ groups: groups.map((g, i) => (i === group ? { ...g, withAdult } : g)) }),
     setLevel: (group: number, level: number) =>
       set({ groups: groups.map((g, i) => (i === group ? { ...g, level } : g)) }),
     /** Takes proposed groups over; names, shapes and colours stay with their numbers. */
@@ -75,6 +81,7 @@ export function useGroups(page: GroupsPage) {
         groups: proposal.groups.map(({ level, children: there }, g) => ({
           pennant: groups[g]?.pennant ?? freePennant(groups, g),
           level,
+          withAdult: groups[g]?.withAdult ?? false,
           children: there.map((child) => children[child]),
         })),
         own: byChild(proposal.own),
