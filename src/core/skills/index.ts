@@ -35,12 +35,8 @@ export const placedStrands = ['add', 'how-many', 'numerals'] as const satisfies 
 export const strandSets = [
   { id: 'numbers', title: 'Adding, how many, numerals', strands: placedStrands },
   { id: 'counting', title: 'Counting and order', strands: ['count', 'count-back', 'order'] },
-  {
-    id: 'steps',
-    title: 'Counting in steps',
-    strands: ['skip-tens', 'skip-fives', 'skip-twos', 'skip-more'],
-  },
-  { id: 'tens', title: 'Tens and facts', strands: ['place', 'facts'] },
+  { id: 'steps', title: 'Counting in steps', strands: ['skip-tens', 'skip-fives', 'skip-twos'] },
+  { id: 'tens', title: 'Tens and facts', strands: ['place', 'skip-more', 'facts'] },
   { id: 'beside', title: 'Time and pattern', strands: ['time', 'pattern'] },
 ] as const satisfies readonly { id: string; title: string; strands: readonly StrandId[] }[]
 

@@ -51,7 +51,7 @@ export function ClassPage(props: Props) {
               ? 'No children yet'
               : `${many(rows.length, 'child', 'children')}, ${worthALook === 0 ? 'all seen lately' : `${worthALook} worth a look`}`}
           </h1>
-          <p>The dot is the step a child works on, the band how sure that is. Choose one to place a child.</p>
+          <p>The dot is the step worked on, the band how sure that is. Choose one to place.</p>
         </div>
         <Button variant="quiet" onClick={() => setSheet('style')}>
           House style
