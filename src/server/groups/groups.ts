@@ -4,7 +4,6 @@ import { fitByNumberOfGroups } from '@/core/grouping/curves'
 import { groupingModeSchema, type GroupingMode } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { fittingAtOneLevel } from '@/core/grouping/problem'
-import { propose, type Proposal } from '@/core/grouping/propose'
 import {
   evenSizes,
   problemOfRequest,
@@ -13,13 +12,11 @@ import {
   type GroupingRequest,
   type Link,
 } from '@/core/grouping/request'
-import { ContradictoryLimits } from '@/core/grouping/units'
 import {
   groupingOf,
   insertGrouping,
   pairsBefore,
   versionsOf,
-  type StoredGrouping,
   type VersionRow,
 } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
@@ -30,23 +27,9 @@ import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { mainStrand, successAt } from '../figures'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
+import { everybodyInOne, proposedOr, shownStanding, type ShownGrouping } from './shown'
 
-export interface ShownGroup {
-  pennant: number
-  level: number
-  children: string[]
-  /** An adult stays near this group. */
-  withAdult: boolean
-}
-
-/** Groups as they stand or are proposed, by the ids of children. */
-export interface ShownGrouping {
-  groups: ShownGroup[]
-  /** Level of each child who has an own range in the same game. */
-  own: Record<string, number>
-  /** Pair of each child who plays in one. */
-  pairs: Record<string, number>
-}
+export type { ShownGroup } from './shown'
 
 export interface GroupsPage extends ShownGrouping {
   children: { id: string; name: string }[]
@@ -132,90 +115,6 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
     byNumber: children.length > 0 ? numberCurve(request) : [],
   }
 })
-
-/** Proposes to the end; `onClash` where the limits can't hold at once. */
-function proposedOr<T>(request: GroupingRequest, onClash: T): ShownGrouping | T {
-  try {
-    const run = propose(request)
-    let step = run.next()
-    while (!step.done) step = run.next()
-    return shown(request, step.value)
-  } catch (error) {
-    if (error instanceof ContradictoryLimits) return onClash
-    throw error
-  }
-}
-
-/** Made by hand, or where no groups keep the limits: everybody in the first, to be moved by hand. */
-const everybodyInOne = ({ children }: GroupingRequest, count: number): ShownGrouping => ({
-  groups: Array.from({ length: count }, (_, pennant) => ({
-    pennant,
-    level: 0,
-    children: pennant === 0 ? [...children] : [],
-    withAdult: false,
-  })),
-  own: {},
-  pairs: {},
-})
-
-function shown({ children, limits }: GroupingRequest, { groups, own, pairs }: Proposal): ShownGrouping {
-  const byChild = (values: number[] | null) =>
-    Object.fromEntries((values ?? []).map((value, child) => [children[child], value]))
-  return {
-    groups: groups.map((group, pennant) => ({
-      pennant,
-      level: group.level,
-      children: group.children.map((child) => children[child]),
-      withAdult: limits.adultNear.length > 0 && limits.withAdult.includes(pennant),
-    })),
-    own: byChild(own),
-    pairs: byChild(pairs),
-  }
-}
-
-/** Stored groups as shown; children who came since stand in the first group until moved. */
-function standingGroups({ groups, gameId }: StoredGrouping, children: readonly string[]): ShownGroup[] {
-  const placed = new Set(groups.flatMap(({ pupils }) => pupils))
-  const { levels } = gameOf(gameId)
-  return groups.map(({ pennant, levelId, pupils, withAdult }, position) => ({
-    pennant,
-    withAdult,
-    level: Math.max(
-      0,
-      levels.findIndex(({ id }) => id === levelId),
-    ),
-    children: [
-      ...pupils.filter((id) => children.includes(id)),
-      ...(position === 0 ? children.filter((id) => !placed.has(id)) : []),
-    ],
-  }))
-}
-
-/** The groups that stand, with the own ranges that today's estimates give. */
-function shownStanding(standing: StoredGrouping, request: GroupingRequest): ShownGrouping {
-  const groups = standingGroups(standing, request.children)
-  const pairs = Object.assign({}, ...standing.groups.map((group) => group.pairs)) as Record<string, number>
-  if (standing.mode !== 'mixed' && standing.mode !== 'pairs') return { groups, own: {}, pairs: {} }
-  return { groups, own: ownLevels(request, pairs), pairs }
-}
-
-/** The level that suits each child, or both of its pair, best. */
-function ownLevels(request: GroupingRequest, pairs: Record<string, number>): Record<string, number> {
-  const problem = problemOfRequest(request)
-  const { children } = request
-  return Object.fromEntries(
-    children.map((id, child) => {
-      const set =
-        pairs[id] === undefined
-          ? [child]
-          : children.flatMap((other, index) => (pairs[other] === pairs[id] ? [index] : []))
-      const costs = problem.levels.map((_, level) =>
-        set.reduce((sum, one) => sum + problem.cost[one][level], 0),
-      )
-      return [id, costs.indexOf(Math.min(...costs))]
-    }),
-  )
-}
 
 const curves = new Map<string, { groups: number; fitting: number }[]>()
 

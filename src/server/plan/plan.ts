@@ -21,7 +21,8 @@ import { firstPlan, planOf, planSchema, type Plan } from './schema'
 import { workOut, type PlanContext, type PlanView } from './work-out'
 
 export type { Plan } from './schema'
-export type { Conflict, PlannedVisit, PlanView } from './work-out'
+export type { PlannedVisit } from './visits'
+export type { Conflict, PlanView } from './work-out'
 
 export interface PlanPage {
   /** Null: there are no groups to plan for. */

@@ -8,8 +8,7 @@ import { timetable, type Timetable } from '@/core/planning/timetable'
 import type { StoredGrouping } from '@/data/queries/groupings'
 import type { StationMode, StoredSession } from '@/data/queries/sessions'
 import type { Child } from '../children'
-import { analysisOf } from '../figures'
-import { levelOfGroup, type GroupLevel, type PlannedGroup } from './levels'
+import type { GroupLevel, PlannedGroup } from './levels'
 import type { GroupPast } from './past'
 import {
   holdAgainstRules,
@@ -21,26 +20,7 @@ import {
   type Stay,
 } from './rules'
 import { cellKey, planOf, type Plan } from './schema'
-
-export interface PlannedVisit {
-  slot: number
-  station: number
-  group: number
-  levelId: string
-  levelTitle: string
-  /** Where children have own ranges: each level with how many play at it; empty: one level for all. */
-  ranges: { title: string; children: number }[]
-  /** Level of each child who plays at another than the group's. */
-  ownLevels: Record<string, string>
-  /** Sizes of the sets the group plays in. */
-  sets: number[]
-  children: number
-  fitting: number
-  /** Chance that the largest set's game ends in the slot; null: time-boxed. */
-  finishInSlot: number | null
-  chosen: boolean
-  pinned: boolean
-}
+import { finishOf, LevelTable, materialsAt, visitAt, type PlannedVisit } from './visits'
 
 export type Conflict =
   | { kind: 'again'; slot: number; group: number }
@@ -83,9 +63,6 @@ export interface PlanContext {
 }
 
 const likelyEnough = 0.8
-
-/** Games played where there is no exact figure: enough to see whether a game fits its slot. */
-const playedHere = 1000
 
 /** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. Writes nothing. */
 export function workOut(given: Plan, { grouping, children, room }: PlanContext): PlanView {
@@ -172,77 +149,6 @@ function placesOf({ placed = {}, slots, stations }: Plan, groups: number): Place
       if (station !== undefined && station < stations.length) places.push({ slot, station, group })
     }
   return places
-}
-
-/** What each group comes to at each station, worked out once. */
-class LevelTable {
-  private readonly fitting = new Map<string, GroupLevel>()
-
-  constructor(
-    private readonly plan: Plan,
-    private readonly groups: readonly PlannedGroup[],
-    private readonly grouping: StoredGrouping,
-  ) {}
-
-  /** At the level that fits, or at the one the teacher chose for the cell. */
-  of({ station, group, slot }: Place): GroupLevel & { chosen: boolean } {
-    const { gameId } = this.plan.stations[station]
-    const wanted = this.plan.chosen[cellKey(slot, group)]
-    const index = gameOf(gameId).levels.findIndex(({ id }) => id === wanted)
-    const fits = this.fits(station, group)
-    // Own ranges have no level to choose; the level that fits need not be chosen.
-    if (index < 0 || fits.own || index === fits.level) return { ...fits, chosen: index >= 0 && !fits.own }
-    return { ...levelOfGroup(gameId, this.groups[group], this.grouping.mode, index), chosen: true }
-  }
-
-  fits(station: number, group: number): GroupLevel {
-    const { gameId } = this.plan.stations[station]
-    const key = `${gameId} ${group}`
-    const known = this.fitting.get(key)
-    if (known) return known
-    const made = levelOfGroup(gameId, this.groups[group], this.grouping.mode, null)
-    this.fitting.set(key, made)
-    return made
-  }
-}
-
-function visitAt(plan: Plan, { pupils }: PlannedGroup, place: Place, table: LevelTable): PlannedVisit {
-  const { gameId } = plan.stations[place.station]
-  const game = gameOf(gameId)
-  const { level, own, fitting, chosen } = table.of(place)
-  const sets = splitIntoSets(pupils.length, game.players)
-  const { id: levelId, title: levelTitle } = game.levels[level]
-  const ranges = own
-    ? game.levels.flatMap(({ title }, index) => {
-        const there = own.filter((one) => one === index).length
-        return there > 0 ? [{ title, children: there }] : []
-      })
-    : []
-  return {
-    ...place,
-    levelId,
-    levelTitle,
-    ranges,
-    ownLevels: Object.fromEntries(
-      (own ?? []).flatMap((one, child) => (one === level ? [] : [[pupils[child].id, game.levels[one].id]])),
-    ),
-    sets,
-    children: pupils.length,
-    fitting,
-    finishInSlot: finishOf(gameId, levelId, sets, plan.slotMinutes),
-    chosen,
-    pinned: plan.pinned.includes(cellKey(place.slot, place.group)),
-  }
-}
-
-function finishOf(game: string, level: string, sets: readonly number[], slotMinutes: number): number | null {
-  const players = Math.max(1, ...sets)
-  return analysisOf({ game, level, players, slotMinutes, games: playedHere }).minutes?.finishInSlot ?? null
-}
-
-function materialsAt(gameId: string, levelId: string) {
-  const game = gameOf(gameId)
-  return game.materials(game.levels.find(({ id }) => id === levelId)!.params)
 }
 
 /** Holds the plan against the rules of the room, and makes the planner's input. */

@@ -1,11 +1,8 @@
 'use client'
 
-import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import ProgressBar from 'react-bootstrap/ProgressBar'
+import { useState } from 'react'
 import { regroupingOf, type Regrouping } from '@/core/grouping/regrouping'
 import { evenSizes, requestFor } from '@/core/grouping/request'
 import type { Action } from '@/server/answer'
@@ -13,15 +10,17 @@ import type { gameFit, GroupsPage as Page, saveGroups, ShownGroup } from '@/serv
 import { CountCurve } from '../charts/count-curve'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
-import { capital, dayInShort, lower } from '../words'
 import { clashInWords } from './clash-words'
-import { Lane, laneX } from './lane'
+import { Headline } from './headline'
+import { Lanes } from './lanes'
 import { LimitsList } from './limits-list'
 import { MakePanel, type Making } from './make-panel'
 import { Moves } from './moves'
+import { numberFinding } from './number-finding'
 import { SelectedChild } from './selected-child'
 import { useGroups } from './use-groups'
 import { useMaking } from './use-making'
+import { Versions } from './versions'
 
 interface Props {
   classId: string
@@ -50,16 +49,6 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
   const worker = useMaking(({ contradictions, clash }) =>
     setProblems(clashInWords(contradictions, clash, names, pennants)),
   )
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
-  const focusNext = useRef<string | null>(null)
-
-  useEffect(() => {
-    // A child moved by keyboard is drawn anew in another lane: the focus goes along.
-    if (!focusNext.current) return
-    document.querySelector<HTMLElement>(`[data-child="${focusNext.current}"]`)?.focus()
-    focusNext.current = null
-  })
-
   if (page.children.length === 0)
     return (
       <div className="empty">
@@ -72,8 +61,6 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     )
 
   const ids = page.children.map(({ id }) => id)
-  const game = games.find(({ id }) => id === table.gameId)!
-  const similar = table.mode === 'similar' || table.mode === 'hand'
 
   function remake(part: Partial<Making>) {
     const next = { ...making, ...part }
@@ -140,52 +127,19 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
 
   return (
     <>
-      <div className="headline">
-        <div>
-          <h1>
-            {table.fitting} of {page.children.length} in their zone; one level for all: {table.oneLevel}
-          </h1>
-          <p>
-            {game.title}
-            {!similar && (table.mode === 'pairs' ? ', in pairs' : ', own ranges in mixed groups')} ·{' '}
-            {page.version && !table.changed
-              ? `version ${page.version.number}, since ${dayInShort(page.version.day)}`
-              : page.version
-                ? `changed from version ${page.version.number}, not saved`
-                : 'a first proposal, not saved yet'}
-          </p>
-        </div>
-        {worker.busy ? (
-          <div className="filling" role="status">
-            <span className="small muted">
-              {worker.doing === 'moves' ? 'Looking for moves …' : 'Trying groups …'}
-            </span>
-            <ProgressBar
-              now={worker.doing === 'moves' ? 100 * worker.done : 100}
-              animated={worker.doing === 'groups'}
-              aria-label="Search"
-            />
-            <Button variant="quiet" size="sm" onClick={worker.stop}>
-              Stop
-            </Button>
-          </div>
-        ) : table.changed ? (
-          <Button disabled={busy} onClick={() => keep()}>
-            {busy ? 'One moment …' : page.version ? 'Save as new version' : 'Save groups'}
-          </Button>
-        ) : (
-          <>
-            <Link className={similar ? 'btn btn-quiet' : 'btn btn-primary'} href={`/c/${classId}/plan`}>
-              To the plan
-            </Link>
-            {similar && (
-              <Button variant={regroupings ? 'quiet' : 'primary'} disabled={busy} onClick={suggest}>
-                Suggest moves
-              </Button>
-            )}
-          </>
-        )}
-      </div>
+      <Headline
+        classId={classId}
+        title={`${table.fitting} of ${ids.length} in their zone; one level for all: ${table.oneLevel}`}
+        game={games.find(({ id }) => id === table.gameId)!.title}
+        mode={table.mode}
+        version={page.version}
+        changed={table.changed}
+        search={worker}
+        busy={busy}
+        suggested={regroupings !== null}
+        onSave={() => keep()}
+        onSuggest={suggest}
+      />
       <Problems
         problems={[
           ...problems,
@@ -196,56 +150,13 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
         ]}
       />
       <div className="columns">
-        <div className="lanes">
-          <div className="lane-scale" aria-hidden>
-            {[
-              [0.4, 'needs help'],
-              [0.7, 'fitting zone, 70 to 90 % right alone'],
-              [0.91, 'easy'],
-            ].map(([at, word]) => (
-              <span key={word} style={{ left: 216 + laneX(at as number) }}>
-                {word}
-              </span>
-            ))}
-          </div>
-          <DndContext
-            id="lanes"
-            sensors={sensors}
-            onDragEnd={({ active, over }) => {
-              if (over && Number(over.id) !== table.groupOf(String(active.id)))
-                table.move(String(active.id), Number(over.id))
-            }}
-          >
-            {table.groups.map((group, position) => (
-              <Lane
-                key={group.pennant}
-                position={position}
-                group={group}
-                levels={table.fit.levels}
-                ownRanges={Object.keys(table.own).length > 0}
-                selected={selected}
-                adultChoice={page.adultNear.length > 0}
-                onAdult={(withAdult) => table.setAdult(position, withAdult)}
-                onLevel={(level) => table.setLevel(position, level)}
-                onSelect={setSelected}
-                onMove={(child, by) => {
-                  const to = position + by
-                  if (to < 0 || to >= table.groups.length) return
-                  focusNext.current = child
-                  table.move(child, to)
-                }}
-              >
-                {group.children.map((id) => ({
-                  id,
-                  name: names.get(id) ?? '',
-                  success: table.successOf(id, group),
-                  locked: table.locked.includes(id),
-                  ...(table.own[id] === undefined ? {} : { range: table.fit.levels[table.own[id]].title }),
-                }))}
-              </Lane>
-            ))}
-          </DndContext>
-        </div>
+        <Lanes
+          table={table}
+          names={names}
+          adultChoice={page.adultNear.length > 0}
+          selected={selected}
+          onSelect={setSelected}
+        />
         <aside className="groups-side">
           {selected ? (
             <SelectedChild
@@ -254,10 +165,8 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               successIn={(group) => table.successOf(selected, group)}
               own={table.groupOf(selected)}
               locked={table.locked.includes(selected)}
-              range={
-                table.own[selected] === undefined ? undefined : table.fit.levels[table.own[selected]].title
-              }
-              partners={partnersOf(selected)}
+              range={table.rangeOf(selected)}
+              partners={table.partnersOf(selected).map((id) => names.get(id) ?? '')}
               onMove={(to) => table.move(selected, to)}
               onLock={(on) => table.lock(selected, on)}
               onClose={() => setSelected(null)}
@@ -305,46 +214,11 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
                 names={names}
                 onRelease={(child) => table.lock(child, false)}
               />
-              {page.versions.length > 0 && (
-                <details className="small">
-                  <summary>
-                    {page.versions.length === 1 ? 'One version' : `${capital(page.versions.length)} versions`}
-                  </summary>
-                  <ul className="rows">
-                    {page.versions.map(({ id, version, day, note }) => (
-                      <li key={id}>
-                        <span className="grow">
-                          {version} · {dayInShort(day)} {note && <span className="muted">{note}</span>}
-                        </span>
-                      </li>
-                    ))}
-                  </ul>
-                </details>
-              )}
+              <Versions versions={page.versions} />
             </>
           )}
         </aside>
       </div>
     </>
   )
-
-  /** Who plays in one pair with a child. */
-  function partnersOf(child: string): string[] {
-    const pair = table.pairs[child]
-    return pair === undefined
-      ? []
-      : ids.filter((id) => id !== child && table.pairs[id] === pair).map((id) => names.get(id) ?? '')
-  }
-}
-
-/** What the curve shows, in the words of its finding. */
-function numberFinding(points: Page['byNumber'], now: number): string {
-  const here = points.find(({ groups }) => groups === now)
-  const fewer = points.find(({ groups, fitting }) => groups < now && fitting >= (here?.fitting ?? Infinity))
-  if (fewer)
-    return `${capital(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${lower(now)}`
-  const more = points.find(({ groups, fitting }) => groups > now && fitting > (here?.fitting ?? 0))
-  if (more && here)
-    return `${capital(more.groups)} groups would bring ${lower(more.fitting - here.fitting)} more in`
-  return 'More groups would not fit better'
 }

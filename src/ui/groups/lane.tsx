@@ -20,7 +20,7 @@ interface Named {
   success: number
   locked: boolean
   /** The child's own range, where it has one. */
-  range?: string
+  range: string | undefined
 }
 
 /** Names in three sub-rows, each in the first where it has room. */

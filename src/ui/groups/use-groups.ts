@@ -43,6 +43,13 @@ export function useGroups(page: GroupsPage) {
     set,
     levelOf,
     successOf,
+    /** The child's own range in words; undefined: it plays at its group's level. */
+    rangeOf: (child: string) => (own[child] === undefined ? undefined : fit.levels[own[child]].title),
+    /** Who plays in one pair with the child. */
+    partnersOf: (child: string) =>
+      pairs[child] === undefined
+        ? []
+        : Object.keys(pairs).filter((other) => other !== child && pairs[other] === pairs[child]),
     groupOf: (child: string) => groups.findIndex(({ children }) => children.includes(child)),
     fitting: groups.reduce(
       (sum, group) => sum + group.children.filter((child) => inBand(successOf(child, group), band)).length,

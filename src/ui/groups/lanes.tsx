@@ -1,0 +1,87 @@
+'use client'
+
+import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { useEffect, useRef } from 'react'
+import { Lane, laneX } from './lane'
+import type { useGroups } from './use-groups'
+
+/** Where the words of the scale stand, by predicted success. */
+const scale = [
+  [0.4, 'needs help'],
+  [0.7, 'fitting zone, 70 to 90 % right alone'],
+  [0.91, 'easy'],
+] as const
+
+/** A lane for each group; names are dragged, or moved by arrow keys. */
+export function Lanes({
+  table,
+  names,
+  adultChoice,
+  selected,
+  onSelect,
+}: {
+  table: ReturnType<typeof useGroups>
+  names: ReadonlyMap<string, string>
+  adultChoice: boolean
+  selected: string | null
+  onSelect: (child: string) => void
+}) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  const focusNext = useRef<string | null>(null)
+
+  useEffect(() => {
+    // A child moved by keyboard is drawn anew in another lane: the focus goes along.
+    if (!focusNext.current) return
+    document.querySelector<HTMLElement>(`[data-child="${focusNext.current}"]`)?.focus()
+    focusNext.current = null
+  })
+
+  return (
+    <div className="lanes">
+      <div className="lane-scale" aria-hidden>
+        {scale.map(([at, word]) => (
+          <span key={word} style={{ left: 216 + laneX(at) }}>
+            {word}
+          </span>
+        ))}
+      </div>
+      <DndContext
+        id="lanes"
+        sensors={sensors}
+        onDragEnd={({ active, over }) => {
+          if (over && Number(over.id) !== table.groupOf(String(active.id)))
+            table.move(String(active.id), Number(over.id))
+        }}
+      >
+        {table.groups.map((group, position) => (
+          <Lane
+            key={group.pennant}
+            position={position}
+            group={group}
+            levels={table.fit.levels}
+            ownRanges={Object.keys(table.own).length > 0}
+            selected={selected}
+            adultChoice={adultChoice}
+            onAdult={(withAdult) => table.setAdult(position, withAdult)}
+            onLevel={(level) => table.setLevel(position, level)}
+            onSelect={onSelect}
+            onMove={(child, by) => {
+              const to = position + by
+              if (to < 0 || to >= table.groups.length) return
+              focusNext.current = child
+              table.move(child, to)
+            }}
+          >
+            {group.children.map((id) => ({
+              id,
+              name: names.get(id) ?? '',
+              success: table.successOf(id, group),
+              locked: table.locked.includes(id),
+              range: table.rangeOf(id),
+            }))}
+          </Lane>
+        ))}
+      </DndContext>
+    </div>
+  )
+}
