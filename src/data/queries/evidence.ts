@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { StrandId } from '@/core/skills'
 import { estimate, estimateDay, observation, placement } from '../schema'
 import type { ClassScope } from '../scope'
@@ -73,6 +73,32 @@ export function seenInClass({ db, classId }: ClassScope): Promise<SeenRow[]> {
         seen.map(([step, judged, schoolDay]) => ({ pupilId, strand, step, judged, schoolDay })),
       ),
     )
+}
+
+/** A child's judgements by an adult since a day, and how many of them were "not yet". */
+export interface MarksRow {
+  pupilId: string
+  marks: number
+  notYet: number
+}
+
+export function marksSince({ db, classId }: ClassScope, day: string): Promise<MarksRow[]> {
+  return db
+    .select({
+      pupilId: observation.pupilId,
+      marks: sql<number>`count(*)::int`,
+      notYet: sql<number>`(count(*) filter (where ${observation.judged} = 'notYet'))::int`,
+    })
+    .from(observation)
+    .where(
+      and(
+        standing(classId),
+        isNotNull(observation.judged),
+        eq(observation.weight, 1),
+        gte(observation.schoolDay, day),
+      ),
+    )
+    .groupBy(observation.pupilId)
 }
 
 export function observationsOfVisits(

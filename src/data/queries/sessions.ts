@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, max, ne, notExists } from 'drizzle-orm'
+import { and, asc, desc, eq, ne, sql } from 'drizzle-orm'
 import { attendance, groupMember, station, stationSession, visit } from '../schema'
 
 import type { StationMode } from '../schema'
@@ -75,33 +75,64 @@ export interface PlayedRow {
 
 /** Who has played what in the sessions that are done; who was away has not. */
 export async function playedInClass({ db, classId }: ClassScope): Promise<PlayedRow[]> {
-  const away = db
-    .select()
-    .from(attendance)
-    .where(
-      and(
-        eq(attendance.sessionId, stationSession.id),
-        eq(attendance.pupilId, groupMember.pupilId),
-        eq(attendance.absent, true),
-      ),
-    )
-  const rows = await db
-    .select({
-      pupilId: groupMember.pupilId,
-      gameId: station.gameId,
-      mode: station.mode,
-      day: max(stationSession.day),
-    })
-    .from(stationSession)
-    .innerJoin(visit, eq(visit.sessionId, stationSession.id))
-    .innerJoin(station, and(eq(station.sessionId, visit.sessionId), eq(station.position, visit.station)))
-    .innerJoin(
-      groupMember,
-      and(eq(groupMember.groupingId, stationSession.groupingId), eq(groupMember.position, visit.group)),
-    )
-    .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done'), notExists(away)))
-    .groupBy(groupMember.pupilId, station.gameId, station.mode)
-  return rows.map(({ day, ...row }) => ({ ...row, day: day! }))
+  // A row a session and no joins: here joins cost more than putting the parts together does.
+  const [sessions, visits, stations, members, away] = await Promise.all([
+    db
+      .select({ id: stationSession.id, groupingId: stationSession.groupingId, day: stationSession.day })
+      .from(stationSession)
+      .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done')))
+      .orderBy(asc(stationSession.day)),
+    db
+      .select({
+        of: visit.sessionId,
+        all: sql<
+          [group: number, station: number][]
+        >`json_agg(json_build_array(${visit.group}, ${visit.station}))`,
+      })
+      .from(visit)
+      .where(eq(visit.classId, classId))
+      .groupBy(visit.sessionId),
+    db
+      .select({
+        of: station.sessionId,
+        all: sql<
+          [gameId: string, mode: StationMode][]
+        >`json_agg(json_build_array(${station.gameId}, ${station.mode}) order by ${station.position})`,
+      })
+      .from(station)
+      .where(eq(station.classId, classId))
+      .groupBy(station.sessionId),
+    db
+      .select({
+        of: groupMember.groupingId,
+        all: sql<
+          [group: number, pupilId: string][]
+        >`json_agg(json_build_array(${groupMember.position}, ${groupMember.pupilId}))`,
+      })
+      .from(groupMember)
+      .where(eq(groupMember.classId, classId))
+      .groupBy(groupMember.groupingId),
+    db
+      .select({ sessionId: attendance.sessionId, pupilId: attendance.pupilId })
+      .from(attendance)
+      .where(and(eq(attendance.classId, classId), eq(attendance.absent, true))),
+  ])
+  const wasAway = new Set(away.map(({ sessionId, pupilId }) => `${sessionId} ${pupilId}`))
+  const allOf = <T>(rows: readonly { of: string; all: T[] }[], id: string) =>
+    rows.find(({ of }) => of === id)?.all ?? []
+  const played = new Map<string, PlayedRow>()
+  for (const { id, groupingId, day } of sessions) {
+    const there = allOf(stations, id)
+    const children = allOf(members, groupingId)
+    for (const [group, at] of allOf(visits, id)) {
+      const [gameId, mode] = there[at]
+      for (const [own, pupilId] of children)
+        if (own === group && !wasAway.has(`${id} ${pupilId}`))
+          // In the order of days: the last one stays.
+          played.set(`${pupilId} ${gameId} ${mode}`, { pupilId, gameId, mode, day })
+    }
+  }
+  return [...played.values()]
 }
 
 /** A planned session gives way to a new plan; one that ran is kept. */

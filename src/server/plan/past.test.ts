@@ -36,16 +36,12 @@ test('with the teacher: only where an adult leads; never: nothing', () => {
   expect(pastOf(['a', 'b'], near, [], day).sinceTeacher).toBeNull()
 })
 
-test('not yet: the share among the latest ten marks of each child', () => {
-  const mark = (pupilId: string, judged: 'own' | 'notYet') => ({
-    pupilId,
-    strand: 'add' as const,
-    step: 1,
-    judged,
-    schoolDay: day,
-  })
-  const older = Array.from({ length: 5 }, () => mark('a', 'notYet'))
-  const latest = Array.from({ length: 10 }, (_, i) => mark('a', i < 2 ? 'notYet' : 'own'))
-  expect(pastOf(['a', 'b'], [], [...older, ...latest], day).notYet).toBeCloseTo(0.2, 12)
-  expect(pastOf(['a', 'b'], [], [], day).notYet).toBe(0)
+test('not yet: the share among all marks of the group’s children', () => {
+  const marks = [
+    { pupilId: 'a', marks: 8, notYet: 1 },
+    { pupilId: 'b', marks: 2, notYet: 1 },
+    { pupilId: 'z', marks: 9, notYet: 9 },
+  ]
+  expect(pastOf(['a', 'b', 'c'], [], marks, day).notYet).toBeCloseTo(0.2, 12)
+  expect(pastOf(['c'], [], marks, day).notYet).toBe(0)
 })

@@ -1,5 +1,5 @@
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
-import type { SeenRow } from '@/data/queries/evidence'
+import type { MarksRow } from '@/data/queries/evidence'
 import type { PlayedRow } from '@/data/queries/sessions'
 
 /** What a plan asks of a group's weeks before. */
@@ -10,12 +10,12 @@ export interface GroupPast {
   met: string[]
   /** School days since half of the group was with the teacher; null: not yet. */
   sinceTeacher: number | null
-  /** Share of "not yet" among the latest marks. */
+  /** Share of "not yet" among the marks of the latest weeks. */
   notYet: number
 }
 
-/** Latest marks of each child that say how it goes now. */
-const latestMarks = 10
+/** Marks of so many days back say how it goes now. */
+export const latelyDays = 21
 /** Of a group, so many must have met a game for the group to know it. */
 const mostOf = 0.75
 
@@ -23,13 +23,14 @@ const mostOf = 0.75
 export function pastOf(
   pupils: readonly string[],
   played: readonly PlayedRow[],
-  seen: readonly SeenRow[],
+  marks: readonly MarksRow[],
   day: Day,
 ): GroupPast {
   const own = played.filter(({ pupilId }) => pupils.includes(pupilId))
   const gameIds = [...new Set(own.map(({ gameId }) => gameId))]
   const ago = (rows: readonly PlayedRow[]) => agoForShare(rows, pupils.length, 0.5, day)
-  const marks = pupils.flatMap((pupil) => seen.filter(({ pupilId }) => pupilId === pupil).slice(-latestMarks))
+  const lately = marks.filter(({ pupilId }) => pupils.includes(pupilId))
+  const count = (of: 'marks' | 'notYet') => lately.reduce((sum, row) => sum + row[of], 0)
   return {
     lastPlayed: Object.fromEntries(
       gameIds.flatMap((gameId) => {
@@ -42,7 +43,7 @@ export function pastOf(
       return new Set(met.map(({ pupilId }) => pupilId)).size >= mostOf * pupils.length
     }),
     sinceTeacher: ago(own.filter(({ mode }) => mode === 'adult-led')),
-    notYet: marks.length === 0 ? 0 : marks.filter(({ judged }) => judged === 'notYet').length / marks.length,
+    notYet: count('marks') === 0 ? 0 : count('notYet') / count('marks'),
   }
 }
 

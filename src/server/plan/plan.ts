@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { gameIdSchema, games } from '@/core/games'
-import type { Day } from '@/core/planning/calendar'
-import { seenInClass } from '@/data/queries/evidence'
+import { addDays, type Day } from '@/core/planning/calendar'
+import { marksSince } from '@/data/queries/evidence'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import {
   deletePlanned,
@@ -16,7 +16,7 @@ import { childrenOf } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { changingClass, readingClass, Refused } from '../use-case'
-import { pastOf } from './past'
+import { latelyDays, pastOf } from './past'
 import { firstPlan, planOf, planSchema, type Plan } from './schema'
 import { workOut, type PlanContext, type PlanView } from './work-out'
 
@@ -37,14 +37,14 @@ export interface PlanPage {
 
 /** What a plan of a class is worked out from: groups, children, shelf, and what was played before `day`. */
 async function contextOf(scope: ClassScope, grouping: StoredGrouping, day: Day): Promise<PlanContext> {
-  const [children, inventory, played, seen] = await Promise.all([
+  const [children, inventory, played, marks] = await Promise.all([
     childrenOf(scope),
     inventoryOf(scope),
     playedInClass(scope),
-    seenInClass(scope),
+    marksSince(scope, addDays(day, -latelyDays)),
   ])
   const before = played.filter((row) => row.day < day)
-  return { grouping, children, room: { inventory, pastOf: (pupils) => pastOf(pupils, before, seen, day) } }
+  return { grouping, children, room: { inventory, pastOf: (pupils) => pastOf(pupils, before, marks, day) } }
 }
 
 /** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
