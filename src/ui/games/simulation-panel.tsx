@@ -16,6 +16,7 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
   const [result, setResult] = useState<Simulated | null>(null)
   const worker = useWorkerRun<SimulationWorker>(
     () => new Worker(new URL('../../workers/simulation.ts', import.meta.url)),
+    () => setPlayed(null),
   )
 
   function stop() {

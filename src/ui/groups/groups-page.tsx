@@ -46,8 +46,9 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
   const { problems, busy, save: run, setProblems } = useSaving()
   const names = new Map(page.children.map(({ id, name }) => [id, name]))
   const pennants = table.groups.map(({ pennant }) => pennant)
-  const worker = useMaking(({ contradictions, clash }) =>
-    setProblems(clashInWords(contradictions, clash, names, pennants)),
+  const worker = useMaking(
+    ({ contradictions, clash }) => setProblems(clashInWords(contradictions, clash, names, pennants)),
+    () => setProblems(['The search broke off. The groups stay as they are.']),
   )
   if (page.children.length === 0)
     return (
@@ -101,6 +102,20 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     return chosen.length > 0 ? chosen : [0]
   }
 
+  /** A change by hand: a search that is under way was about other groups. */
+  function hand(change: () => void) {
+    worker.stop()
+    setRegroupings(null)
+    change()
+  }
+  const byHand: typeof table = {
+    ...table,
+    move: (child, to) => hand(() => table.move(child, to)),
+    lock: (child, on) => hand(() => table.lock(child, on)),
+    setAdult: (group, withAdult) => hand(() => table.setAdult(group, withAdult)),
+    setLevel: (group, level) => hand(() => table.setLevel(group, level)),
+  }
+
   function suggest() {
     const { request, present } = regroupingOf(ids, table.fit, table.groups, page.links, page.adultNear)
     setProblems([])
@@ -151,7 +166,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
       />
       <div className="columns">
         <Lanes
-          table={table}
+          table={byHand}
           names={names}
           adultChoice={page.adultNear.length > 0}
           selected={selected}
@@ -167,8 +182,8 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               locked={table.locked.includes(selected)}
               range={table.rangeOf(selected)}
               partners={table.partnersOf(selected).map((id) => names.get(id) ?? '')}
-              onMove={(to) => table.move(selected, to)}
-              onLock={(on) => table.lock(selected, on)}
+              onMove={(to) => byHand.move(selected, to)}
+              onLock={(on) => byHand.lock(selected, on)}
               onClose={() => setSelected(null)}
             />
           ) : regroupings ? (
@@ -212,7 +227,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
                 links={page.links}
                 groups={table.groups}
                 names={names}
-                onRelease={(child) => table.lock(child, false)}
+                onRelease={(child) => byHand.lock(child, false)}
               />
               <Versions versions={page.versions} />
             </>

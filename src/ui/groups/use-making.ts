@@ -8,11 +8,15 @@ import type { GroupingWorker, Worked } from '@/workers/grouping'
 import { useWorkerRun } from '../use-worker-run'
 
 /** Makes groups or looks for moves in a web worker; stopped, it leaves the best so far where it is. */
-export function useMaking(onClash: (refused: Extract<Worked<never>, { ok: false }>) => void) {
+export function useMaking(
+  onClash: (refused: Extract<Worked<never>, { ok: false }>) => void,
+  onFail: () => void,
+) {
   const [doing, setDoing] = useState<'groups' | 'moves'>('groups')
   const [done, setDone] = useState(0)
   const { busy, start, stop } = useWorkerRun<GroupingWorker>(
     () => new Worker(new URL('../../workers/grouping.ts', import.meta.url)),
+    onFail,
   )
   function finish<T>(onDone: (value: T) => void) {
     return (worked: Worked<T>) => (worked.ok ? onDone(worked.value) : onClash(worked))

@@ -63,9 +63,15 @@ test('what the planner found takes over; a level stays chosen where the station 
     { slot: 0, group: 0, station: 0 },
     { slot: 1, group: 1, station: 0 },
   ]
-  expect(takeOver(plan(), { cells, cost: 1, done: 1 })).toEqual({
+  expect(takeOver(plan(), { cells, cost: 1, done: 1 }, [])).toEqual({
     placed: { '0:0': 0, '1:1': 0 },
     chosen: { '0:0': 'to-20-die' },
+  })
+  // What was to be kept and found no place, because it breaks a rule, is not lost.
+  expect(takeOver(plan(), { cells, cost: 1, done: 1 }, ['0:1']).placed).toEqual({
+    '0:0': 0,
+    '0:1': 1,
+    '1:1': 0,
   })
   expect(pinsOf(plan(), ['1:1', '7:7'])).toEqual([{ session: 0, slot: 1, group: '1', station: '2' }])
 })

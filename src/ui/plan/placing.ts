@@ -21,9 +21,14 @@ export function pin(plan: Plan, key: string, on: boolean): Change {
   return { pinned: [...plan.pinned.filter((one) => one !== key), ...(on ? [key] : [])] }
 }
 
-/** What the search found takes the place of what stood; levels chosen by hand stay where the station stays. */
-export function takeOver(plan: Plan, { cells }: Filled): Change {
-  const placed = Object.fromEntries(cells.map(({ slot, group, station }) => [`${slot}:${group}`, station]))
+/**
+ * What the search found takes the place of what stood; levels chosen by hand stay where the station stays.
+ * @param kept cells the search had to keep: one that breaks a rule has no place in what it found, and stays all the same
+ */
+export function takeOver(plan: Plan, { cells }: Filled, kept: readonly string[]): Change {
+  const placed: Record<string, number> = {}
+  for (const key of kept) if (plan.placed?.[key] !== undefined) placed[key] = plan.placed[key]
+  for (const { slot, group, station } of cells) placed[`${slot}:${group}`] = station
   const moved = Object.keys(plan.chosen).filter((key) => placed[key] !== plan.placed?.[key])
   return { placed, chosen: without(plan.chosen, moved) }
 }

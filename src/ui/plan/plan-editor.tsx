@@ -45,24 +45,33 @@ export function PlanEditor({
   const router = useRouter()
   const [view, setView] = useState(first)
   const [changed, setChanged] = useState(session === null || added)
-  const { problems, busy, save: run } = useSaving()
+  const { problems, busy, save: run, setProblems } = useSaving()
   const { plan } = view
   // An answer that comes late is about the plan as it is by then.
   const latest = useRef(plan)
 
-  const filling = useFilling((filled) => change(takeOver(latest.current, filled)))
-
-  function change(part: Partial<Plan>) {
+  function replan(part: Partial<Plan>) {
     const next = { ...latest.current, ...part }
     latest.current = next
-    setView({ ...view, plan: next })
+    setView((before) => ({ ...before, plan: next }))
     setChanged(true)
     run(() => preview({ classId, plan: next }), setView)
   }
 
+  const filling = useFilling(
+    (filled, kept) => replan(takeOver(latest.current, filled, kept)),
+    () => setProblems(['The search for places broke off. The plan stays as it is.']),
+  )
+
+  /** A change by hand: a search for places that is under way was about another plan. */
+  function change(part: Partial<Plan>) {
+    filling.stop()
+    replan(part)
+  }
+
   /** Plans all cells but those, in a worker. */
   function fill(kept: readonly string[]) {
-    if (view.planner) filling.start({ ...view.planner, pins: pinsOf(plan, kept) })
+    if (view.planner) filling.start({ ...view.planner, pins: pinsOf(plan, kept) }, kept)
   }
 
   function keep() {

@@ -6,22 +6,30 @@ import type { Filled, PlanningWorker } from '@/workers/planning'
 import { useWorkerRun } from '../use-worker-run'
 
 /** Fills a plan in a web worker: how far it is, the best so far, and a way to stop with that. */
-export function useFilling(onFilled: (filled: Filled) => void) {
+export function useFilling(onFilled: (filled: Filled, kept: readonly string[]) => void, onFail: () => void) {
   const [best, setBest] = useState<Filled | null>(null)
+  const [kept, setKept] = useState<readonly string[]>([])
   const { busy, start, stop } = useWorkerRun<PlanningWorker>(
     () => new Worker(new URL('../../workers/planning.ts', import.meta.url)),
+    onFail,
   )
   return {
     busy,
     done: best?.done ?? 0,
-    start(input: PlannerInput) {
+    stop,
+    /** @param cells those that stay as they are; pinned in the input */
+    start(input: PlannerInput, cells: readonly string[]) {
       setBest(null)
-      void start((worker, hear) => worker.run(input, hear(setBest)), onFilled)
+      setKept(cells)
+      void start(
+        (worker, hear) => worker.run(input, hear(setBest)),
+        (filled) => onFilled(filled, cells),
+      )
     },
     /** Stops, and keeps the best that was found. */
     keep() {
       stop()
-      if (best) onFilled(best)
+      if (best) onFilled(best, kept)
     },
   }
 }
