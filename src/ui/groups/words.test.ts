@@ -1,0 +1,72 @@
+import { clashInWords } from './clash-words'
+import { numberFinding } from './number-finding'
+
+const names = new Map([
+  ['a', 'Ama'],
+  ['b', 'Bruno'],
+])
+
+describe('limits that can’t hold at once, in words', () => {
+  test('who is meant is named, and what to drop comes last', () => {
+    expect(
+      clashInWords(
+        [{ kind: 'together-and-apart', children: ['a', 'b'] }],
+        { limits: [], drop: [{ kind: 'apart', children: ['a', 'b'] }] },
+        names,
+        [0, 1],
+      ),
+    ).toEqual([
+      'Ama and Bruno are to be kept together and apart at once.',
+      'Groups are possible without: keeping Ama and Bruno apart.',
+    ])
+  })
+  test('a group is named by its pennant, wherever it stands', () => {
+    const drop = [
+      { kind: 'locked' as const, child: 'a', group: 1 },
+      { kind: 'adult-near' as const, child: 'b' },
+    ]
+    expect(clashInWords([], { limits: [], drop }, names, [4, 2])).toEqual([
+      'Groups are possible without: keeping Ama in Thrift; an adult near Bruno.',
+    ])
+  })
+  test('sizes are told with the class they do not hold', () => {
+    const [text] = clashInWords([{ kind: 'sizes', children: 13, least: 4, most: 12 }], null, names, [])
+    expect(text).toBe('Groups of these sizes hold 4 to 12 children; the class has 13.')
+  })
+  test('every kind has its sentence', () => {
+    const kinds = [
+      { kind: 'locked-apart-in-one-group', children: ['a', 'b'], group: 0 },
+      { kind: 'together-locked-to-two-groups', children: ['a', 'b'] },
+      { kind: 'locked-without-adult', children: ['a'] },
+      { kind: 'too-many-kept-together', children: ['a', 'b'], most: 1 },
+      { kind: 'together-impossible' },
+    ] as const
+    const texts = clashInWords(
+      kinds.map((one) => ('children' in one ? { ...one, children: [...one.children] } : one)),
+      null,
+      names,
+      [0],
+    )
+    expect(new Set(texts).size).toBe(kinds.length)
+    texts.slice(0, 4).forEach((text) => expect(text).toMatch(/^Ama.*\.$/))
+  })
+})
+
+describe('what the curve against the number of groups shows', () => {
+  const points = [8, 14, 20, 22, 22].map((fitting, i) => ({ groups: i + 1, fitting }))
+  test('fewer groups that fit as well', () =>
+    expect(numberFinding(points, 5)).toBe('Four groups fit as well as five'))
+  test('more groups that would fit better', () =>
+    expect(numberFinding(points, 3)).toBe('Four groups would bring two more in'))
+  test('neither', () => expect(numberFinding(points, 4)).toBe('More groups would not fit better'))
+  test('one group is one', () =>
+    expect(
+      numberFinding(
+        [
+          { groups: 1, fitting: 5 },
+          { groups: 2, fitting: 5 },
+        ],
+        2,
+      ),
+    ).toBe('One group fits as well as two'))
+})

@@ -1,0 +1,42 @@
+import { agoInWords, dayInShort, dayInWords, few, many, reasonInWords } from './words'
+
+test('numbers as a teacher reads them', () => {
+  expect([few(7.6), few(7), few(61.2)]).toEqual(['7.6', '7', '61'])
+  expect([many(1, 'child', 'children'), many(3, 'child', 'children'), many(2, 'station')]).toEqual([
+    '1 child',
+    '3 children',
+    '2 stations',
+  ])
+})
+
+test('days, and how long ago in school days', () => {
+  // 2026-11-24 is a Tuesday (ISO 8601 calendar).
+  expect(dayInWords('2026-11-24')).toBe('Tuesday 24 November')
+  expect(dayInShort('2026-11-24')).toBe('24 Nov')
+  expect([0, 1, 3, 10, 24].map(agoInWords)).toEqual([
+    'today',
+    'yesterday',
+    'three school days ago',
+    'two weeks ago',
+    'five weeks ago',
+  ])
+})
+
+test('a reason says what it rests on; a child is never called low or behind', () => {
+  const countOn = 5
+  const said = [
+    { kind: 'ready', own: 8, of: 10, days: 3 },
+    { kind: 'step-back', own: 1, of: 9, days: 2 },
+    { kind: 'another-look', why: 'secure-but-one-day', days: 1 },
+    { kind: 'another-look', why: 'not-seen', days: null },
+    { kind: 'another-look', why: 'not-seen', days: 12 },
+    { kind: 'stay' },
+  ] as const
+  const texts = said.map((suggestion) => reasonInWords(suggestion, 'add', countOn))
+  expect(texts[0]).toBe('may be ready: 8 of 10 alone at “count on to 10”, over three days')
+  expect(texts[1]).toContain('1 of 9 alone')
+  expect(texts[2]).toContain('1 day')
+  expect(texts[3]).toContain('nothing seen yet')
+  expect(texts[4]).toContain('two weeks ago')
+  for (const text of texts) expect(text).not.toMatch(/\b(low|high|behind|weak|bottom|top)\b/i)
+})
