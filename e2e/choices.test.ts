@@ -88,6 +88,26 @@ test('groups: a child that stays is where it was when they are made anew', async
   await person.find('//summary[contains(.,"No limits")]')
 })
 
+test('a child who needs an adult near is grouped where one is, and that group is marked', async () => {
+  await person.goTo(`${base}/class`)
+  await person.sees(/12 children/)
+  await person.press('Apart and together')
+  await person.choose('Needs an adult near', 'Bruno')
+  await clean()
+  await person.press('Save')
+  await person.waitFor(async () => (await person.all('.offcanvas')).length === 0, 'the sheet to close')
+  await person.goTo(`${base}/groups`)
+  await person.press('Make anew')
+  await person.button('Save groups')
+  const lane = await laneOf('Bruno')
+  const near = await person.find(`//input[@aria-label="${lane}: adult near"]`)
+  expect(await near.isSelected()).toBe(true)
+  // Without the adult it is said at once.
+  await near.click()
+  await person.find('//*[contains(.,"Bruno needs an adult near.")]')
+  await clean()
+})
+
 test('mixed groups and pairs: own ranges in the groups, on the plan and while marking', async () => {
   await person.goTo(`${base}/groups`)
   await person.sees(/of 12 in their zone/)

@@ -84,16 +84,19 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     const locked = Object.fromEntries(
       table.locked.map((child) => [child, table.groupOf(child)]).filter(([, group]) => Number(group) < count),
     ) as Record<string, number>
+    const withAdult = page.adultNear.length > 0 ? adultGroups(count) : []
     const request = requestFor(ids, fit, {
       mode,
+      // The groups that stand give the new ones their names, by who is in them.
+      current: Object.fromEntries(table.groups.flatMap((group, g) => group.children.map((id) => [id, g]))),
       links: page.links,
       met: page.met,
       locked,
       adultNear: page.adultNear,
-      withAdult: adultGroups(count),
+      withAdult,
       sizes: evenSizes(ids.length, count, largest, smallest),
     })
-    worker.propose(request, (proposal) => table.take(proposal, ids))
+    worker.propose(request, (proposal) => table.take(proposal, ids, withAdult))
   }
 
   /** Groups with an adult near, of so many; none chosen yet: the first. */

@@ -71,7 +71,8 @@ export function Lane(props: LaneProps) {
             <Form.Check
               id={`adult-${position}`}
               className="tiny adult-choice"
-              label="adult near"
+              label="adult"
+              title="An adult stays near this group"
               aria-label={`${name}: adult near`}
               checked={group.withAdult}
               onChange={({ target }) => onAdult(target.checked)}

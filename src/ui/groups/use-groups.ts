@@ -81,14 +81,14 @@ export function useGroups(page: GroupsPage) {
     setLevel: (group: number, level: number) =>
       set({ groups: groups.map((g, i) => (i === group ? { ...g, level } : g)) }),
     /** Takes proposed groups over; names, shapes and colours stay with their numbers. */
-    take(proposal: Proposal, children: readonly string[]) {
+    take(proposal: Proposal, children: readonly string[], withAdult: readonly number[]) {
       const byChild = (values: number[] | null) =>
         Object.fromEntries((values ?? []).map((value, child) => [children[child], value]))
       set({
         groups: proposal.groups.map(({ level, children: there }, g) => ({
           pennant: groups[g]?.pennant ?? freePennant(groups, g),
           level,
-          withAdult: groups[g]?.withAdult ?? false,
+          withAdult: withAdult.includes(g),
           children: there.map((child) => children[child]),
         })),
         own: byChild(proposal.own),
