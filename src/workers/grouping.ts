@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import type { z } from 'zod'
-import { movePrices, regroup } from '@/core/grouping/curves'
+import { fitByNumberOfGroups, movePrices, regroup } from '@/core/grouping/curves'
 import { propose, type Proposal } from '@/core/grouping/propose'
 import { worthTheirMoves, type Regrouping } from '@/core/grouping/regrouping'
 import { groupingRequestSchema, problemOfRequest } from '@/core/grouping/request'
@@ -9,6 +9,11 @@ import { ContradictoryLimits, type Clash, type Contradiction } from '@/core/grou
 /** What was worked out, or the limits that can't hold at once. */
 export type Worked<T> =
   { ok: true; value: T } | { ok: false; contradictions: Contradiction[]; clash: Clash | null }
+
+export interface CurvePoint {
+  groups: number
+  fitting: number
+}
 
 type Request = z.input<typeof groupingRequestSchema>
 
@@ -24,6 +29,18 @@ const worker = {
       }
       return step.value
     }),
+
+  /** Children in their zone against the number of groups, whatever the limits; `onPoints` hears those so far. */
+  curve(request: Request, counts: readonly number[], onPoints: (points: CurvePoint[]) => void): CurvePoint[] {
+    const problem = problemOfRequest(groupingRequestSchema.parse(request))
+    const limits = { ...problem.limits, together: [], apart: [] }
+    const points: CurvePoint[] = []
+    for (const count of counts) {
+      points.push(...fitByNumberOfGroups({ ...problem, limits }, [count]))
+      onPoints(points)
+    }
+    return points
+  },
 
   /** Regroupings that are worth their moves; `onFound` hears those so far, and how far the search is. */
   regroup: (

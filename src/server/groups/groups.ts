@@ -1,17 +1,9 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
-import { fitByNumberOfGroups } from '@/core/grouping/curves'
 import { groupingModeSchema, type GroupingMode } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { fittingAtOneLevel } from '@/core/grouping/problem'
-import {
-  evenSizes,
-  problemOfRequest,
-  requestFor,
-  type ClassFit,
-  type GroupingRequest,
-  type Link,
-} from '@/core/grouping/request'
+import { evenSizes, problemOfRequest, requestFor, type ClassFit, type Link } from '@/core/grouping/request'
 import {
   groupingOf,
   insertGrouping,
@@ -46,7 +38,6 @@ export interface GroupsPage extends ShownGrouping {
   /** Partners of earlier versions, once a version. */
   met: string[][]
   oneLevel: number
-  byNumber: { groups: number; fitting: number }[]
 }
 
 const nearAdult = (children: readonly Child[]) =>
@@ -112,24 +103,8 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
     links,
     met,
     oneLevel: children.length > 0 ? fittingAtOneLevel(problemOfRequest(request)).fitting : 0,
-    byNumber: children.length > 0 ? numberCurve(request) : [],
   }
 })
-
-const curves = new Map<string, { groups: number; fitting: number }[]>()
-
-/** The curve is a pure function of the problem, and the dearest thing on the page: kept by its content. */
-function numberCurve(request: GroupingRequest) {
-  const key = JSON.stringify(request.success)
-  const known = curves.get(key)
-  if (known) return known
-  const problem = problemOfRequest(request)
-  const free = { ...problem, limits: { ...problem.limits, together: [], apart: [] } }
-  const made = fitByNumberOfGroups(free, [1, 2, 3, 4, 5, 6, 7, 8])
-  if (curves.size > 50) curves.clear()
-  curves.set(key, made)
-  return made
-}
 
 /** What each child can be expected to do at each level of a game, by which groups could be made. */
 export const gameFit = readingClass(

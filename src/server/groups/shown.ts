@@ -22,13 +22,10 @@ export interface ShownGrouping {
   pairs: Record<string, number>
 }
 
-/** Proposes to the end; `onClash` where the limits can't hold at once. */
+/** The first groups of a proposal, which the browser may better; `onClash` where the limits can't hold at once. */
 export function proposedOr<T>(request: GroupingRequest, onClash: T): ShownGrouping | T {
   try {
-    const run = propose(request)
-    let step = run.next()
-    while (!step.done) step = run.next()
-    return shown(request, step.value)
+    return shown(request, propose(request).next().value)
   } catch (error) {
     if (error instanceof ContradictoryLimits) return onClash
     throw error

@@ -2,7 +2,6 @@
 
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { FiguresInput } from '@/server/figures'
 import type { Simulated, SimulationWorker } from '@/workers/simulation'
 import { useWorkerRun } from '../use-worker-run'
@@ -41,7 +40,7 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
       <h2 className="section">Play it out</h2>
       {played !== null ? (
         <>
-          <ProgressBar now={(100 * played) / games} aria-label="Games played" />
+          <progress value={played} max={games} aria-label="Games played" />
           <div className="simulation-state small">
             <span className="muted">{played.toLocaleString('en-GB')} games</span>
             <Button variant="quiet" size="sm" onClick={stop}>

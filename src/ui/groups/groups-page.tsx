@@ -20,6 +20,7 @@ import { numberFinding } from './number-finding'
 import { SelectedChild } from './selected-child'
 import { useGroups } from './use-groups'
 import { useMaking } from './use-making'
+import { useNumberCurve } from './use-number-curve'
 import { Versions } from './versions'
 
 interface Props {
@@ -50,6 +51,8 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     ({ contradictions, clash }) => setProblems(clashInWords(contradictions, clash, names, pennants)),
     () => setProblems(['The search broke off. The groups stay as they are.']),
   )
+  const ids = page.children.map(({ id }) => id)
+  const curve = useNumberCurve(ids, table.fit)
   if (page.children.length === 0)
     return (
       <div className="empty">
@@ -60,8 +63,6 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
         </Link>
       </div>
     )
-
-  const ids = page.children.map(({ id }) => id)
 
   function remake(part: Partial<Making>) {
     const next = { ...making, ...part }
@@ -209,13 +210,20 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
             />
           ) : (
             <>
-              <CountCurve
-                points={page.byNumber.map(({ groups, fitting }) => ({ at: groups, fitting }))}
-                mark={table.groups.length}
-                of={page.children.length}
-              >
-                {numberFinding(page.byNumber, table.groups.length)}
-              </CountCurve>
+              {curve.done ? (
+                <CountCurve
+                  points={curve.points.map(({ groups, fitting }) => ({ at: groups, fitting }))}
+                  mark={table.groups.length}
+                  of={ids.length}
+                >
+                  {numberFinding(curve.points, table.groups.length)}
+                </CountCurve>
+              ) : (
+                <div className="curve-coming" role="status">
+                  <span className="small muted">How many groups are worth it? Trying …</span>
+                  <progress value={curve.points.length} max={curve.of} aria-label="Numbers of groups tried" />
+                </div>
+              )}
               <MakePanel
                 making={making}
                 children={ids.length}

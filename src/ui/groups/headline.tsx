@@ -2,7 +2,6 @@
 
 import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
-import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { GroupingMode } from '@/core/grouping/mode'
 import type { GroupsPage } from '@/server/groups/groups'
 import { dayInShort } from '../words'
@@ -56,11 +55,8 @@ export function Headline({
           <span className="small muted">
             {search.doing === 'moves' ? 'Looking for moves …' : 'Trying groups …'}
           </span>
-          <ProgressBar
-            now={search.doing === 'moves' ? 100 * search.done : 100}
-            animated={search.doing === 'groups'}
-            aria-label="Search"
-          />
+          {/* How long groups take nobody knows: without a value it only shows that something goes on. */}
+          <progress value={search.doing === 'moves' ? search.done : undefined} aria-label="Search" />
           <Button variant="quiet" size="sm" onClick={search.stop}>
             Stop
           </Button>

@@ -1,8 +1,8 @@
-import type { GroupsPage } from '@/server/groups/groups'
+import type { CurvePoint } from '@/workers/grouping'
 import { capital, lower } from '../words'
 
 /** What the curve against the number of groups shows, in the words of its finding. */
-export function numberFinding(points: GroupsPage['byNumber'], now: number): string {
+export function numberFinding(points: readonly CurvePoint[], now: number): string {
   const here = points.find(({ groups }) => groups === now)
   const fewer = points.find(({ groups, fitting }) => groups < now && fitting >= (here?.fitting ?? Infinity))
   if (fewer)

@@ -4,7 +4,6 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { Action } from '@/server/answer'
 import type { countOnShelf, Plan, PlanView, previewPlan, savePlan } from '@/server/plan/plan'
 import { Problems } from '../problems'
@@ -116,7 +115,7 @@ export function PlanEditor({
         {filling.busy ? (
           <div className="filling" role="status">
             <span className="small muted">Trying places …</span>
-            <ProgressBar now={100 * filling.done} aria-label="Places tried" />
+            <progress value={filling.done} aria-label="Places tried" />
             <Button variant="quiet" size="sm" onClick={filling.keep}>
               Stop, keep the best
             </Button>
