@@ -47,6 +47,26 @@ test.each([1, 2, 3, 4, 5])('each regrouping is worth its moves, class %i', (seed
     }
 })
 
+test('who needs an adult near moves to where one is; while no group has one, that waits', () => {
+  const ids = ['a', 'b', 'c', 'd']
+  const fit = {
+    levels: [{ id: 'l', title: 'l' }],
+    success: Object.fromEntries(ids.map((id) => [id, [0.8]])),
+    abilities: Object.fromEntries(ids.map((id) => [id, 0])),
+  }
+  const movedWith = (adults: boolean[]) => {
+    const groups = [
+      ['a', 'b'],
+      ['c', 'd'],
+    ].map((children, g) => ({ level: 0, children, withAdult: adults[g] }))
+    const { request, present } = regroupingOf(ids, fit, groups, [], ['c'])
+    const problem = problemOfRequest(request)
+    return { found: [...regroup(problem)].at(-1)!, present }
+  }
+  for (const made of movedWith([true, false]).found) expect(made.groups[0].children).toContain(2)
+  expect(movedWith([false, false]).found[0].moved).toEqual([])
+})
+
 test.each([1, 2, 3])('with as many moves as it takes it comes to the optimum, class %i', (seed) => {
   const { problem, found } = dealtClass(seed)
   const free = makeGroups({ ...problem, limits: { ...problem.limits, moveCost: 0 } })

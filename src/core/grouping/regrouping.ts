@@ -20,6 +20,8 @@ export function regroupingOf(
   links: readonly Link[],
   adultNear: readonly string[],
 ) {
+  // With an adult near no group there is nowhere to move to: then this limit waits until one has.
+  const withAdult = groups.flatMap((group, g) => (group.withAdult ? [g] : []))
   const sizes = groups.map((group) => group.children.length)
   const even = evenSizes(children.length, groups.length)
   const request = requestFor(children, fit, {
@@ -29,8 +31,8 @@ export function regroupingOf(
       min: Math.max(1, Math.min(even.min, ...sizes)),
       max: Math.max(even.max, ...sizes),
     },
-    adultNear,
-    withAdult: groups.flatMap(({ withAdult }, g) => (withAdult ? [g] : [])),
+    adultNear: withAdult.length > 0 ? adultNear : [],
+    withAdult,
     current: Object.fromEntries(groups.flatMap((group, g) => group.children.map((id) => [id, g]))),
   })
   const present = groups.map(({ level, children: there }) => ({

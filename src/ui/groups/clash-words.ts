@@ -35,7 +35,7 @@ export function clashInWords(
         case 'together-locked-to-two-groups':
           return `${list(contradiction.children)} are kept together, but stay in two groups.`
         case 'locked-without-adult':
-          return `${list(contradiction.children)} need an adult near, but stay in a group without one.`
+          return `${list(contradiction.children)}: an adult is to be near, but the group to stay in has none.`
         case 'too-many-kept-together':
           return `${list(contradiction.children)} are kept together, but a group holds ${contradiction.most}.`
         default:
