@@ -150,7 +150,7 @@ test('plan: a group moved by hand stays; a gap is filled by the planner and says
   )
   expect(chosen).toBe('Tower Bay')
   await (await person.find('//summary[contains(.,"Minutes around")]')).click()
-  await person.enter('Whole lesson', '30')
+  await person.enter('Lesson', '30')
   await person.keys('')
   await (await person.find('//h1')).click()
   await person.find('//*[contains(.,"minutes over the lesson")]')

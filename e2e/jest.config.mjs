@@ -5,6 +5,7 @@ export default {
   ...unit,
   rootDir: '..',
   roots: ['<rootDir>/e2e'],
-  testTimeout: 180_000,
+  // Patience, not a goal: a shared machine can be three times as slow as it was a minute ago.
+  testTimeout: 420_000,
   globalSetup: '<rootDir>/e2e/support/prepare.mjs',
 }

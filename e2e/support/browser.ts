@@ -7,6 +7,9 @@ import type { ChromiumWebDriver } from 'selenium-webdriver/chromium'
 
 const axeSource = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
 
+/** Milliseconds that something is waited for: long, because shared machines have slow minutes. */
+const patience = 45_000
+
 /** A person at a browser: finds things by what they say, and counts what it takes. */
 export class Person {
   /** Clicks, choices and texts entered so far. */
@@ -57,7 +60,7 @@ export class Person {
   }
 
   /** A visible element by XPath, waited for: while a page streams in, parts of it stand hidden. */
-  async find(xpath: string, ms = 15_000): Promise<WebElement> {
+  async find(xpath: string, ms = patience): Promise<WebElement> {
     const found = await this.driver.wait(
       async () => {
         for (const element of await this.driver.findElements(By.xpath(xpath)))
@@ -79,7 +82,7 @@ export class Person {
     const element = await this.find(
       `//*[(self::button or self::a or self::summary) and (normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)})]`,
     )
-    await this.driver.wait(until.elementIsEnabled(element), 15_000, `${name} stays disabled`)
+    await this.driver.wait(until.elementIsEnabled(element), patience, `${name} stays disabled`)
     return element
   }
 
@@ -134,7 +137,7 @@ export class Person {
   }
 
   /** Waits until the page's heading matches. */
-  async sees(pattern: RegExp, ms = 15_000): Promise<string> {
+  async sees(pattern: RegExp, ms = patience): Promise<string> {
     await this.driver.wait(
       async () => pattern.test(await this.text('h1').catch(() => '')),
       ms,
@@ -147,7 +150,7 @@ export class Person {
     return this.driver.findElement(By.css(css)).getText()
   }
 
-  async waitFor(condition: () => Promise<boolean>, what: string, ms = 15_000) {
+  async waitFor(condition: () => Promise<boolean>, what: string, ms = patience) {
     await this.driver.wait(() => condition().catch(() => false), ms, `waiting for ${what}`)
   }
 

@@ -346,6 +346,12 @@ test('mixed groups: each child has a range of its own, on the plan and in what i
   expect(new Set(Object.values(page.own)).size).toBeGreaterThan(1)
   const { view } = await planPage(viewer, { classId })
   expect(view!.visits.every(({ ranges }) => ranges.length > 0)).toBe(true)
+  // Every range of a group has its track: none is left out of what is printed and fetched.
+  const first = view!.visits.find(({ slot, station }) => slot === 0 && station === 0)!
+  const tracks = view!.stations[0].needs.filter(({ item }) => item.startsWith('track'))
+  expect(tracks.length).toBeGreaterThanOrEqual(
+    new Set(first.ranges.map(({ title }) => title.split(',')[0])).size,
+  )
   const sessionId = crypto.randomUUID()
   await savePlan(viewer, { classId, sessionId, plan: view!.plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })

@@ -13,7 +13,7 @@ export interface PlannedVisit {
   levelId: string
   levelTitle: string
   /** Where children have own ranges: each level with how many play at it; empty: one level for all. */
-  ranges: { title: string; children: number }[]
+  ranges: { levelId: string; title: string; children: number }[]
   /** Level of each child who plays at another than the group's. */
   ownLevels: Record<string, string>
   /** Sizes of the sets the group plays in. */
@@ -68,9 +68,9 @@ export function visitAt(plan: Plan, { pupils }: PlannedGroup, place: Place, tabl
   const sets = splitIntoSets(pupils.length, game.players)
   const { id: levelId, title: levelTitle } = game.levels[level]
   const ranges = own
-    ? game.levels.flatMap(({ title }, index) => {
+    ? game.levels.flatMap(({ id, title }, index) => {
         const there = own.filter((one) => one === index).length
-        return there > 0 ? [{ title, children: there }] : []
+        return there > 0 ? [{ levelId: id, title, children: there }] : []
       })
     : []
   return {

@@ -72,12 +72,7 @@ export function workOut(given: Plan, { grouping, children, room }: PlanContext):
   const at = new LevelTable(plan, groups, grouping)
   const visits = places.map((place) => visitAt(plan, groups[place.group], place, at))
   const materials = materialsOf(
-    visits.map(({ slot, station, levelId, sets }) => ({
-      slot,
-      station,
-      sets,
-      materials: materialsAt(plan.stations[station].gameId, levelId),
-    })),
+    visits.flatMap((visit) => demandsOf(plan.stations[visit.station].gameId, visit)),
     plan.stations.length,
   )
   const ruled = room && ruledBy(plan, groups, visits, at, room)
@@ -112,6 +107,19 @@ export function workOut(given: Plan, { grouping, children, room }: PlanContext):
     ),
     print: materials.all.filter(({ item }) => isPrinted(item)),
   }
+}
+
+/** What a visit needs: of own ranges each its own boards and packs, in sets as the children of that range make. */
+function demandsOf(gameId: string, { slot, station, levelId, ranges, sets }: PlannedVisit) {
+  const { players } = gameOf(gameId)
+  return ranges.length === 0
+    ? [{ slot, station, sets, materials: materialsAt(gameId, levelId) }]
+    : ranges.map((range) => ({
+        slot,
+        station,
+        sets: splitIntoSets(range.children, players),
+        materials: materialsAt(gameId, range.levelId),
+      }))
 }
 
 /** What a stored session comes to with the estimates of now. */

@@ -43,7 +43,10 @@ export function HouseStyleSheet({
   const { movingUp } = edited
   return (
     <SideSheet title="House style" onClose={onClose}>
-      <p className="muted small">Nothing that was recorded changes; what is suggested from now on does.</p>
+      <p className="muted small">
+        Nothing that was recorded changes; what is suggested from now on does. Groups that stand keep their
+        way until you make others.
+      </p>
       <Problems problems={problems} />
       <Choice
         title="How are groups made?"

@@ -104,7 +104,7 @@ export function PlanTimes({
         <summary className="small">Minutes around the slots</summary>
         <div>
           {parts.map(([part, label]) => minutes(part, label, undefined))}
-          {minutes('lesson', 'Whole lesson', 'open')}
+          {minutes('lesson', 'Lesson', 'open')}
         </div>
       </details>
     </div>

@@ -70,12 +70,12 @@ export function Stations({
                   value={places ?? ''}
                   onChange={({ target }) => onStation(position, { places: Number(target.value) || null })}
                 >
-                  <option value="">any</option>
+                  <option value="">no limit</option>
                   {[...new Set([2, 3, 4, 5, 6, 7, 8, 10, 12, places ?? 4])]
                     .sort((a, b) => a - b)
                     .map((number) => (
                       <option key={number} value={number}>
-                        {number} ch.
+                        {number} places
                       </option>
                     ))}
                 </Form.Select>

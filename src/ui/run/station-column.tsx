@@ -58,12 +58,10 @@ export function StationColumn({
                   {name}
                   {away ? (
                     <small>away</small>
+                  ) : mark?.of != null ? (
+                    <small>{`${mark.right} of ${mark.of}`}</small>
                   ) : (
-                    <small>
-                      {mark?.of != null
-                        ? `${mark.right} of ${mark.of}`
-                        : own && `${own.range} · ${own.step.short}`}
-                    </small>
+                    own && <small className="range">{own.range}</small>
                   )}
                 </button>
                 {judgements.map((judged) => (
