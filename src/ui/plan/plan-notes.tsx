@@ -98,6 +98,7 @@ const costWords: Record<PlanView['costs'][number]['rule'], string> = {
   fit: 'Levels off the zone, games too long for the slot',
   'station-again': 'A station a second time',
   'game-again': 'A game again within a week',
+  'partner-again': 'Partners twice running',
   'no-teacher': 'A group not at your table',
   'late-teacher': 'A group late at your table',
   'strand-minutes': 'Minutes of a strand missed',

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { games } from '../../games'
+import { pairsAgain } from '../seating/partners'
 import { checkPlan, whyNowhere } from './check'
 import { makePlan } from './plan'
 import { planInputSchema, planProblem, type PlanInput, type PlanProblem } from './problem'
@@ -41,9 +42,13 @@ const square = (n: number, change: object = {}) => {
 
 test('as many groups as stations and slots: a Latin square, each group at each station once', () => {
   for (const n of [2, 3, 4, 6]) {
-    const { visits, nowhere, conflicts, costs } = makePlan(square(n))
+    const { visits, nowhere, conflicts, costs, adults } = makePlan(square(n))
     expect(nowhere).toEqual([])
     expect(conflicts).toEqual([])
+    // One adult, who is at the station that is led all the time.
+    expect(adults.map(({ slot, station, adult }) => [slot, station, adult])).toEqual(
+      Array.from({ length: n }, (_, slot) => [slot, 's0', 0]),
+    )
     expect(costs.filter(({ rule }) => rule === 'station-again')).toEqual([])
     for (let slot = 0; slot < n; slot++)
       expect(new Set(visits.filter((visit) => visit.slot === slot).map(({ station }) => station)).size).toBe(
@@ -101,7 +106,7 @@ const anyInput = fc
 
 /** Every rule that must hold, read off the answer from scratch. */
 function expectHeld(input: PlanInput) {
-  const { visits } = makePlan(input)
+  const { visits, adults } = makePlan(input)
   const gameOf = (id: string) => games.find((game) => game.id === id)!
   const modeOf = (id: string) => input.stations.find((station) => station.id === id)!.mode
   const sizeOf = (id: string) => input.groups.find((group) => group.id === id)!.children
@@ -114,9 +119,11 @@ function expectHeld(input: PlanInput) {
         expect(
           now.filter(({ station }) => station === id).reduce((sum, { group }) => sum + sizeOf(group), 0),
         ).toBeLessThanOrEqual(places)
-      expect([...busy].filter((id) => modeOf(id).startsWith('adult')).length).toBeLessThanOrEqual(
-        input.adults,
-      )
+      const watched = [...busy].filter((id) => modeOf(id).startsWith('adult'))
+      expect(watched.length).toBeLessThanOrEqual(input.adults)
+      const there = adults.filter((place) => place.session === session && place.slot === slot)
+      expect(there.map(({ station }) => station).sort()).toEqual(watched.sort())
+      expect(new Set(there.map(({ adult }) => adult)).size).toBe(watched.length)
       expect(now.filter(({ game }) => gameOf(game).room.floor === 3).length).toBeLessThanOrEqual(1)
       const noise = [...busy].map((id) =>
         Math.max(...now.filter(({ station }) => station === id).map(({ game }) => gameOf(game).room.noise)),
@@ -229,6 +236,101 @@ test('a group plays on its own only what it was shown, or meets near an adult be
     plan.nowhere.every(({ rules }) => rules['not-shown'] !== undefined || rules.places !== undefined),
   ).toBe(true)
   expect(plan.showFirst).toEqual([{ game: 'tower-bay', groups: ['g1'] }])
+})
+
+/** One group at one table where it plays Perch (in pairs and threes) or, in one set, Switchback. */
+const partnersOf = (children: number, slots: number, change: object = {}) => {
+  const names = Array.from({ length: children }, (_, child) => 'abcdefg'[child])
+  return planInputSchema.parse({
+    slots,
+    coolDown: 0,
+    groups: [{ id: 'g', children, pupils: names, known: games.map(({ id }) => id), ...change }],
+    stations: [{ id: 's', mode: 'own', places: 12 }],
+    offers: [{ station: 's', game: 'perch', level: 'two-dice', success: { g: 0.8 } }],
+  })
+}
+
+test('nobody plays with the same partner twice running where that can be helped; where not, it is told', () => {
+  const four = makePlan(partnersOf(4, 3))
+  const pairs = four.visits.map(({ sets }) => (sets as string[][]).map((set) => set.join('')).sort())
+  expect(new Set(pairs.map((slot) => slot.join(' ')))).toEqual(new Set(['ab cd', 'ac bd', 'ad bc']))
+  expect(four.costs.filter(({ rule }) => rule === 'partner-again')).toEqual([])
+  // Of five as 2 + 3 one pair of the three is together again.
+  const five = makePlan(partnersOf(5, 3))
+  expect(five.costs.filter(({ rule }) => rule === 'partner-again')).toMatchObject([
+    { group: 'g', slot: 1 },
+    { group: 'g', slot: 2 },
+  ])
+})
+
+test('partners of the session before count; pairs that stay together are no breach', () => {
+  const lastSets = [
+    ['a', 'b'],
+    ['c', 'd', 'e'],
+  ]
+  const again = ({ costs }: ReturnType<typeof makePlan>) =>
+    costs.filter(({ rule }) => rule === 'partner-again').length
+  const [visit] = makePlan(partnersOf(5, 1, { lastSets })).visits
+  expect(pairsAgain(lastSets, visit.sets as string[][])).toHaveLength(1)
+  expect(again(makePlan(partnersOf(5, 1)))).toBe(0)
+  expect(again(makePlan(partnersOf(5, 1, { lastSets })))).toBe(1)
+  const stay = makePlan(partnersOf(5, 2, { lastSets, together: lastSets }))
+  expect(again(stay)).toBe(0)
+  for (const { sets } of stay.visits) expect(sets).toEqual(lastSets)
+})
+
+test('what the seats of a plan come to is what the plan was told they cost', () => {
+  const named = anyInput.map((input) =>
+    planInputSchema.parse({
+      ...input,
+      groups: input.groups.map((group) => ({
+        ...group,
+        pupils: Array.from({ length: group.children }, (_, child) => `${group.id}-${child}`),
+        lastSets: [[`${group.id}-0`, `${group.id}-1`]],
+      })),
+    }),
+  )
+  fc.assert(
+    fc.property(named, (input) => {
+      const { visits, costs } = makePlan(input)
+      for (const { id, lastSets } of input.groups) {
+        let before = lastSets
+        let pairs = 0
+        for (const visit of visits.filter(({ group }) => group === id)) {
+          const sets = visit.sets as string[][]
+          if (sets.length < 2) continue
+          pairs += pairsAgain(before, sets).length
+          before = sets
+        }
+        const told = costs.filter(({ rule, group }) => rule === 'partner-again' && group === id)
+        expect(told.reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(0.3 * pairs, 9)
+      }
+    }),
+    { numRuns: 60, seed: 2 },
+  )
+})
+
+test('the planner prefers one game for all in between where partners would have to meet again', () => {
+  // Liked best is Perch, played in pairs and threes; Five Flags is played by up to six in one set.
+  const gamesOf = (children: number) => {
+    const { visits } = makePlan(
+      planInputSchema.parse({
+        slots: 2,
+        coolDown: 0,
+        groups: [{ id: 'g', children, known: ['perch', 'five-flags'] }],
+        stations: ['table', 'carpet'].map((id) => ({ id, mode: 'own', places: 12 })),
+        offers: [
+          { station: 'table', game: 'perch', level: 'two-dice', success: { g: 0.8 }, liked: 1 },
+          { station: 'carpet', game: 'perch', level: 'two-dice', success: { g: 0.8 }, liked: 1 },
+          { station: 'carpet', game: 'five-flags', success: { g: 0.8 }, liked: 0.6 },
+        ],
+      }),
+    )
+    return visits.map(({ game }) => game).sort()
+  }
+  expect(gamesOf(5)).toEqual(['five-flags', 'perch'])
+  // Four children have three ways to make two pairs.
+  expect(gamesOf(4)).toEqual(['perch', 'perch'])
 })
 
 test('groups with most "not yet" meet the teacher first in the week', () => {

@@ -22,6 +22,17 @@ const groupSchema = z.object({
   known: z.array(gameIdSchema).default([]),
   /** School days since the group last played a game, counted from the first session. */
   lastPlayed: z.partialRecord(gameIdSchema, z.number().int().min(0)).default({}),
+  /** The children by name: visits then say who plays with whom. */
+  pupils: z.array(id).max(60).optional(),
+  /** The sets in which the group last played, where it was in more than one. */
+  lastSets: z.array(z.array(id).min(1)).max(60).default([]),
+  /** How often two of the children have played together. */
+  met: z
+    .array(z.tuple([id, id, z.number().int().min(1).max(1000)]))
+    .max(2000)
+    .default([]),
+  /** Children who stay partners, as in pairs within reach: they may play together twice running. */
+  together: z.array(z.array(id).min(2)).max(30).default([]),
 })
 
 const stationSchema = z.object({
@@ -87,6 +98,10 @@ export const planInputSchema = z
       })
     twice(groups, 'groups')
     twice(stations, 'stations')
+    groups.forEach(({ children, pupils }, i) => {
+      if (pupils && (pupils.length !== children || new Set(pupils).size !== children))
+        problem(['groups', i, 'pupils'], `Not ${children} different children.`)
+    })
     const isGroup = (name: string) => groups.some((group) => group.id === name)
     const isStation = (name: string) => stations.some((station) => station.id === name)
     offers.forEach((offer, i) => {
@@ -118,6 +133,8 @@ interface Offer {
   needsAdult: boolean
   /** [group] cost of fit, finishing and liking; Infinity: the group can't play it here. */
   cost: Float64Array
+  /** [group] sizes of the sets it plays in there. */
+  sets: readonly (readonly number[])[]
   /** [group] what it takes of the inventory's items, by their index. */
   needs: readonly (readonly { item: number; count: number }[])[]
 }
@@ -147,10 +164,10 @@ export function planProblem(input: PlanInput): PlanProblem {
     const station = input.stations.findIndex((one) => one.id === offer.station)
     const { mode, places } = input.stations[station]
     const withAdult = mode === 'adult-led' || mode === 'adult-near'
-    const setsOf = (children: number) => splitIntoSets(children, game.players)
-    const fits = (children: number) =>
-      children <= places &&
-      setsOf(children).every((size) => size >= game.players.min && size <= game.players.max)
+    const sets = input.groups.map(({ children }) => splitIntoSets(children, game.players))
+    const fits = (g: number) =>
+      input.groups[g].children <= places &&
+      sets[g].every((size) => size >= game.players.min && size <= game.players.max)
     return {
       station,
       game: offer.game,
@@ -159,9 +176,9 @@ export function planProblem(input: PlanInput): PlanProblem {
       noise: game.room.noise,
       floor: game.room.floor,
       needsAdult: game.room.adult,
-      cost: Float64Array.from(input.groups, ({ id: name, children }) => {
+      cost: Float64Array.from(input.groups, ({ id: name }, g) => {
         const success = offer.success[name]
-        if (success === undefined || !fits(children) || (game.room.adult && !withAdult)) return Infinity
+        if (success === undefined || !fits(g) || (game.room.adult && !withAdult)) return Infinity
         const unfinished = offer.finish === null ? 0 : Math.max(0, likelyToFinish - offer.finish)
         return (
           Math.min(worstFit, fitCost(success, withAdult ? adultBand : ownBand)) +
@@ -169,13 +186,13 @@ export function planProblem(input: PlanInput): PlanProblem {
           likedWeight * (1 - offer.liked)
         )
       }),
-      needs: input.groups.map(({ children }) => {
-        const sets = setsOf(children)
-        return game.materials(level.params).flatMap(({ item, perSet = 0, perPlayer = 0 }) => {
+      sets,
+      needs: input.groups.map(({ children }, g) =>
+        game.materials(level.params).flatMap(({ item, perSet = 0, perPlayer = 0 }) => {
           const at = items.indexOf(item)
-          return at < 0 ? [] : [{ item: at, count: perSet * sets.length + perPlayer * children }]
-        })
-      }),
+          return at < 0 ? [] : [{ item: at, count: perSet * sets[g].length + perPlayer * children }]
+        }),
+      ),
     }
   })
   const all = offers.map((_, offer) => offer)

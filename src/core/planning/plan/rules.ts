@@ -1,3 +1,4 @@
+import { fewestAgain } from '../seating/partners'
 import type { PlanProblem } from './problem'
 
 /** Offers by time and group, at `time * groups + group`; −1: nowhere. Times count slots through all sessions. */
@@ -10,6 +11,7 @@ export type SoftRule =
   | 'fit'
   | 'station-again'
   | 'game-again'
+  | 'partner-again'
   | 'no-teacher'
   | 'late-teacher'
   | 'strand-minutes'
@@ -23,6 +25,8 @@ const softCosts = {
   unplaced: 60,
   stationAgain: 3,
   gameAgain: 2,
+  /** For each pair of children who can't but play together twice running. */
+  partnerAgain: 0.3,
   noTeacher: 4,
   /** For each session until a group meets the teacher, times its share of "not yet". */
   lateTeacher: 1,
@@ -120,6 +124,7 @@ export function groupCost(
   }
   const lastDay = new Map(Object.entries(groups[group].lastPlayed).map(([game, ago]) => [game, -(ago ?? 0)]))
   const minutes = new Map<string, number>()
+  let lastSets: readonly number[] = groups[group].lastSets.map(({ length }) => length)
   let teacher = -1
   for (let session = 0; session < sessions; session++) {
     const been = new Set<number>()
@@ -130,7 +135,7 @@ export function groupCost(
         add('unplaced', softCosts.unplaced, time)
         continue
       }
-      const { station, game, strand, cost } = offers[at]
+      const { station, game, strand, cost, sets } = offers[at]
       add('fit', cost[group], time)
       if (been.has(station)) add('station-again', softCosts.stationAgain, time)
       been.add(station)
@@ -138,6 +143,12 @@ export function groupCost(
       const last = lastDay.get(game)
       if (last !== undefined && day - last < coolDown) add('game-again', softCosts.gameAgain, time)
       lastDay.set(game, day)
+      // In one set all are partners: nobody was chosen, and it counts neither now nor for what follows.
+      if (sets[group].length > 1 && groups[group].together.length === 0) {
+        const pairs = fewestAgain(lastSets, sets[group].length)
+        add('partner-again', softCosts.partnerAgain * pairs, time)
+        lastSets = sets[group]
+      }
       if (stations[station].mode === 'adult-led' && teacher < 0) teacher = session
       if (strand !== null) minutes.set(strand, (minutes.get(strand) ?? 0) + slotMinutes)
     }
