@@ -321,7 +321,8 @@ export const visit = pgTable(
     /** Position of the group in the session's grouping. */
     group: smallint().notNull(),
     levelId: text().notNull(),
-    sets: jsonb().$type<number[]>().notNull(),
+    /** Children by the set they play in; empty: kept before there were partners. */
+    seats: jsonb().$type<string[][]>().notNull().default([]),
     /** Levels of children who play at another than the group's: own ranges in the same game. */
     ownLevels: jsonb().$type<Record<string, string>>().notNull().default({}),
     /** Put there by the teacher: stays when the rest is planned anew. */

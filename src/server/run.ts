@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { markedStep } from '@/core/evidence/fit'
 import { judgements, type Judgement } from '@/core/evidence/observation'
 import { gameOf } from '@/core/games'
+import type { Seats } from '@/core/planning/seating/partners'
 import { timetable } from '@/core/planning/timetable'
 import { stepOf, type StrandId } from '@/core/skills'
 import { observationById, observationsOfVisits } from '@/data/queries/evidence'
@@ -46,6 +47,8 @@ export interface RunVisit {
   pennant: number
   level: string
   step: VisitStep
+  /** Children by the set they play in; one set or none: all together. */
+  seats: Seats
   /** Where children have own ranges, the range, and the step that its marks are about. */
   children: { id: string; name: string; own?: { range: string; step: VisitStep } }[]
 }
@@ -68,7 +71,15 @@ export interface RunPage {
     paused: boolean
   }
   times: { from: string; to: string }[]
-  stations: { title: string; mode: StationMode; lookFor: string; finishEarly: string; cautions: string[] }[]
+  stations: {
+    title: string
+    mode: StationMode
+    lookFor: string
+    finishEarly: string
+    cautions: string[]
+    /** Children a set of the game takes. */
+    players: { min: number; max: number }
+  }[]
   visits: RunVisit[]
   marks: Mark[]
   absent: string[]
@@ -103,16 +114,17 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
     },
     times: timetable(session.startsAt, session).slots,
     stations: session.stations.map(({ gameId, mode }) => {
-      const { title, texts } = gameOf(gameId)
+      const { title, texts, players } = gameOf(gameId)
       return {
         title,
         mode,
         lookFor: texts.lookFors[0],
         finishEarly: texts.finishEarly,
         cautions: [...texts.cautions],
+        players: { min: players.min, max: players.max },
       }
     }),
-    visits: session.visits.map(({ id, slot, station, group, levelId, ownLevels }) => {
+    visits: session.visits.map(({ id, slot, station, group, levelId, ownLevels, seats }) => {
       const { gameId } = session.stations[station]
       const { levels } = gameOf(gameId)
       const titleOf = (level: string) => levels.find((one) => one.id === level)?.title ?? level
@@ -129,7 +141,8 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
         pennant,
         level: ranged ? 'own ranges' : titleOf(levelId),
         step: stepAt(levelId),
-        children: pupils.flatMap((pupilId) => {
+        seats,
+        children: [...new Set([...seats.flat(), ...pupils])].flatMap((pupilId) => {
           const name = names.get(pupilId)
           if (!name) return []
           const level = ownLevels[pupilId] ?? levelId

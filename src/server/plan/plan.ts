@@ -10,6 +10,7 @@ import {
   playedInClass,
   type StoredSession,
 } from '@/data/queries/sessions'
+import { seatsSince } from '@/data/queries/seats'
 import { inventoryOf, saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf } from '../children'
@@ -18,6 +19,7 @@ import { todayIn } from '../clock'
 import { changingClass, readingClass, Refused } from '../use-case'
 import { latelyDays, pastOf } from './past'
 import { firstPlan, planOf, planSchema, type Plan } from './schema'
+import { partnersPast, seaterFrom } from './seating'
 import { workOut, type PlanContext, type PlanView } from './work-out'
 
 export type { Plan } from './schema'
@@ -35,17 +37,28 @@ export interface PlanPage {
   added: boolean
 }
 
-/** What a plan of a class is worked out from: groups, children, shelf, and what was played before `day`. */
+/** What a plan of a class for a day is worked out from: groups, children, shelf, and what was played so far. */
 async function contextOf(scope: ClassScope, grouping: StoredGrouping, day: Day): Promise<PlanContext> {
-  const [children, inventory, played, marks] = await Promise.all([
+  const [children, inventory, played, marks, partners] = await Promise.all([
     childrenOf(scope),
     inventoryOf(scope),
     playedInClass(scope),
     marksSince(scope, addDays(day, -latelyDays)),
+    partnersBefore(scope, day),
   ])
-  const before = played.filter((row) => row.day < day)
-  return { grouping, children, room: { inventory, pastOf: (pupils) => pastOf(pupils, before, marks, day) } }
+  return {
+    grouping,
+    children,
+    seater: seaterFrom(partners, grouping.mode),
+    room: { inventory, pastOf: (pupils) => pastOf(pupils, played, marks, day), partners },
+  }
 }
+
+/** Partners of so many days back are still remembered. */
+const partnersDays = 42
+
+const partnersBefore = async (scope: ClassScope, day: Day) =>
+  partnersPast(await seatsSince(scope, addDays(day, -partnersDays)))
 
 /** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
 export const planPage = readingClass(
@@ -108,7 +121,12 @@ export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId,
   const grouping = await standingGrouping(scope)
   if (plan.day < todayIn(scope.classroom.timeZone))
     throw new Refused('That day has passed. Choose today or later.')
-  const { visits } = workOut(plan, { grouping, children: await childrenOf(scope), room: null })
+  const { visits } = workOut(plan, {
+    grouping,
+    children: await childrenOf(scope),
+    seater: seaterFrom(await partnersBefore(scope, plan.day), grouping.mode),
+    room: null,
+  })
   if (visits.length === 0) throw new Refused('No group is at any station yet. Fill the gaps first.')
   if (replaces) await deletePlanned(scope, replaces)
   await insertSession(scope, {
@@ -126,14 +144,14 @@ export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId,
     pausedAt: null,
     extraMinutes: 0,
     stations: plan.stations.map((station, position) => ({ ...station, position })),
-    visits: visits.map(({ slot, station, group, levelId, ownLevels, sets, pinned }) => ({
+    visits: visits.map(({ slot, station, group, levelId, ownLevels, seats, pinned }) => ({
       id: crypto.randomUUID(),
       slot,
       station,
       group,
       levelId,
       ownLevels,
-      sets,
+      seats,
       pinned,
     })),
   })

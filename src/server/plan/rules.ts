@@ -30,7 +30,7 @@ type GameId = (typeof games)[number]['id']
  */
 export function plannerInput(
   { slots, slotMinutes, adults, stations }: Plan,
-  groups: readonly { children: number; past: GroupPast }[],
+  groups: readonly { children: number; past: GroupPast; lastSets: string[][]; together: string[][] }[],
   stays: readonly Stay[],
   inventory: Inventory,
 ): PlannerInput {
@@ -40,12 +40,14 @@ export function plannerInput(
     slotMinutes,
     adults,
     inventory,
-    groups: groups.map(({ children, past }, g) => ({
+    groups: groups.map(({ children, past, lastSets, together }, g) => ({
       id: `${g}`,
       children: Math.max(1, children),
       notYet: past.notYet,
       known: onOffer,
       lastPlayed: past.lastPlayed,
+      lastSets,
+      together,
     })),
     stations: stations.map(({ mode, places }, s) => ({ id: `${s}`, mode, places: places ?? asManyAsCome })),
     offers: stays.map(({ station, group, levelId, success, finish }) => ({

@@ -1,6 +1,7 @@
 import { gameOf } from '@/core/games'
 import { splitIntoSets } from '@/core/games/sets'
 import type { Place } from '@/core/planning/rotation'
+import type { Seats } from '@/core/planning/seating/partners'
 import type { StoredGrouping } from '@/data/queries/groupings'
 import { analysisOf } from '../figures'
 import { levelOfGroup, type GroupLevel, type PlannedGroup } from './levels'
@@ -18,6 +19,10 @@ export interface PlannedVisit {
   ownLevels: Record<string, string>
   /** Sizes of the sets the group plays in. */
   sets: number[]
+  /** Children by the set they play in. */
+  seats: Seats
+  /** Pairs who play together twice running. */
+  partnersAgain: [string, string][]
   children: number
   fitting: number
   /** Chance that the largest set's game ends in the slot; null: time-boxed. */
@@ -61,7 +66,15 @@ export class LevelTable {
   }
 }
 
-export function visitAt(plan: Plan, { pupils }: PlannedGroup, place: Place, table: LevelTable): PlannedVisit {
+/** All of a visit but who plays with whom. */
+export type UnseatedVisit = Omit<PlannedVisit, 'seats' | 'partnersAgain'>
+
+export function visitAt(
+  plan: Plan,
+  { pupils }: PlannedGroup,
+  place: Place,
+  table: LevelTable,
+): UnseatedVisit {
   const { gameId } = plan.stations[place.station]
   const game = gameOf(gameId)
   const { level, own, fitting, chosen } = table.of(place)

@@ -1,5 +1,7 @@
 import { gameOf } from '@/core/games'
 import { splitIntoSets } from '@/core/games/sets'
+import type { GroupingMode } from '@/core/grouping/mode'
+import { placeAdults, type AdultNeed, type AdultPlace } from '@/core/planning/adults'
 import { againstInventory, type Inventory, type Stocked } from '@/core/planning/inventory'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { repeats, rotate, type Place } from '@/core/planning/rotation'
@@ -20,7 +22,8 @@ import {
   type Stay,
 } from './rules'
 import { cellKey, planOf, type Plan } from './schema'
-import { finishOf, LevelTable, materialsAt, visitAt, type PlannedVisit } from './visits'
+import { lastSetsOf, storedSeats, togetherIn, type PartnersPast, type Seater } from './seating'
+import { finishOf, LevelTable, materialsAt, visitAt, type PlannedVisit, type UnseatedVisit } from './visits'
 
 export type Conflict =
   | { kind: 'again'; slot: number; group: number }
@@ -31,7 +34,7 @@ export type Conflict =
 export interface PlanView {
   plan: Plan
   times: Timetable
-  groups: { pennant: number; children: string[]; sinceTeacher: number | null }[]
+  groups: { pennant: number; children: { id: string; name: string }[]; sinceTeacher: number | null }[]
   stations: {
     gameId: string
     title: string
@@ -41,6 +44,8 @@ export interface PlanView {
     needs: Need[]
   }[]
   visits: PlannedVisit[]
+  /** Which adult is at which station; 0 is the teacher. */
+  adults: AdultPlace[]
   conflicts: Conflict[]
   gaps: Gap[]
   costs: Ruled['costs']
@@ -58,30 +63,39 @@ export interface PlanView {
 export interface PlanContext {
   grouping: StoredGrouping
   children: readonly Child[]
+  seater: Seater
   /** Null: a plan that is only run or looked at, whose rules nobody asks about. */
-  room: { inventory: Inventory; pastOf: (pupils: readonly string[]) => GroupPast } | null
+  room: {
+    inventory: Inventory
+    pastOf: (pupils: readonly string[]) => GroupPast
+    partners: PartnersPast
+  } | null
 }
 
 const likelyEnough = 0.8
 
 /** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. Writes nothing. */
-export function workOut(given: Plan, { grouping, children, room }: PlanContext): PlanView {
+export function workOut(given: Plan, { grouping, children, seater, room }: PlanContext): PlanView {
   const groups = groupsOf(grouping, children)
   const plan = { ...given, placed: given.placed ?? everybodyMovesOn(given, groups.length) }
   const places = placesOf(plan, groups.length)
   const at = new LevelTable(plan, groups, grouping)
-  const visits = places.map((place) => visitAt(plan, groups[place.group], place, at))
+  const visits = seated(
+    groups,
+    places.map((place) => visitAt(plan, groups[place.group], place, at)),
+    seater,
+  )
   const materials = materialsOf(
     visits.flatMap((visit) => demandsOf(plan.stations[visit.station].gameId, visit)),
     plan.stations.length,
   )
-  const ruled = room && ruledBy(plan, groups, visits, at, room)
+  const ruled = room && ruledBy(plan, groups, visits, at, grouping.mode, room)
   return {
     plan,
     times: timetable(plan.startsAt, plan),
     groups: groups.map(({ pennant, pupils }, g) => ({
       pennant,
-      children: pupils.map(({ name }) => name),
+      children: pupils.map(({ id, name }) => ({ id, name })),
       sinceTeacher: ruled?.pasts[g].sinceTeacher ?? null,
     })),
     stations: plan.stations.map(({ gameId, mode }, station) => {
@@ -96,6 +110,7 @@ export function workOut(given: Plan, { grouping, children, room }: PlanContext):
       }
     }),
     visits,
+    adults: adultsIn(plan, visits),
     conflicts: [...conflictsOf(plan, visits, places), ...(ruled?.conflicts ?? [])],
     gaps: ruled?.gaps ?? [],
     costs: ruled?.costs ?? [],
@@ -109,17 +124,44 @@ export function workOut(given: Plan, { grouping, children, room }: PlanContext):
   }
 }
 
-/** What a visit needs: of own ranges each its own boards and packs, in sets as the children of that range make. */
-function demandsOf(gameId: string, { slot, station, levelId, ranges, sets }: PlannedVisit) {
-  const { players } = gameOf(gameId)
-  return ranges.length === 0
-    ? [{ slot, station, sets, materials: materialsAt(gameId, levelId) }]
-    : ranges.map((range) => ({
-        slot,
-        station,
-        sets: splitIntoSets(range.children, players),
-        materials: materialsAt(gameId, range.levelId),
-      }))
+/** Says who plays with whom, group by group through the session. */
+function seated(
+  groups: readonly PlannedGroup[],
+  visits: readonly UnseatedVisit[],
+  seater: Seater,
+): PlannedVisit[] {
+  const seats = groups.map((group, g) => {
+    const own = visits.filter((visit) => visit.group === g)
+    const found = seater(group, g, own)
+    return new Map(own.map(({ slot }, i) => [slot, found[i]]))
+  })
+  return visits.map((visit) => {
+    const { seats: sets, again } = seats[visit.group].get(visit.slot)!
+    return { ...visit, seats: sets, partnersAgain: again }
+  })
+}
+
+function adultsIn({ slots, stations, adults }: Plan, visits: readonly PlannedVisit[]): AdultPlace[] {
+  const needs = Array.from({ length: slots }, (_, slot) =>
+    stations.flatMap(({ mode }, station): AdultNeed[] => {
+      const busy = visits.some((visit) => visit.slot === slot && visit.station === station)
+      return busy && mode !== 'own' ? [{ station, led: mode === 'adult-led' }] : []
+    }),
+  )
+  return placeAdults(needs, adults)
+}
+
+/** What a visit needs: of own ranges in one set each its own board and pack. */
+function demandsOf(gameId: string, { slot, station, levelId, ranges, ownLevels, sets, seats }: PlannedVisit) {
+  if (ranges.length === 0) return [{ slot, station, sets, materials: materialsAt(gameId, levelId) }]
+  return ranges.map((range) => ({
+    slot,
+    station,
+    sets: seats
+      .map((set) => set.filter((child) => (ownLevels[child] ?? levelId) === range.levelId).length)
+      .filter((size) => size > 0),
+    materials: materialsAt(gameId, range.levelId),
+  }))
 }
 
 /** What a stored session comes to with the estimates of now. */
@@ -127,7 +169,8 @@ export const workOutSession = (
   session: StoredSession,
   grouping: StoredGrouping,
   children: readonly Child[],
-): PlanView => workOut(planOf(session), { grouping, children, room: null })
+): PlanView =>
+  workOut(planOf(session), { grouping, children, seater: storedSeats(session, grouping.mode), room: null })
 
 function groupsOf(grouping: StoredGrouping, children: readonly Child[]): PlannedGroup[] {
   const byId = new Map(children.map((child) => [child.id, child]))
@@ -165,10 +208,19 @@ function ruledBy(
   groups: readonly PlannedGroup[],
   visits: readonly PlannedVisit[],
   table: LevelTable,
-  { inventory, pastOf }: NonNullable<PlanContext['room']>,
+  mode: GroupingMode,
+  { inventory, pastOf, partners }: NonNullable<PlanContext['room']>,
 ) {
   const pasts = groups.map(({ pupils }) => pastOf(pupils.map(({ id }) => id)))
-  const counted = groups.map(({ pupils }, g) => ({ children: pupils.length, past: pasts[g] }))
+  const counted = groups.map((group, g) => ({
+    children: group.pupils.length,
+    past: pasts[g],
+    lastSets: lastSetsOf(
+      group.pupils.map(({ id }) => id),
+      partners,
+    ),
+    together: togetherIn(group, mode),
+  }))
   const stayOf = (station: number, group: number, { level, success }: GroupLevel): Stay => {
     const game = gameOf(plan.stations[station].gameId)
     const sets = splitIntoSets(groups[group].pupils.length, game.players)

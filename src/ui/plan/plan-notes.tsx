@@ -1,6 +1,8 @@
 import { groupNames } from '@/core/grouping/pennants'
 import type { PlanView } from '@/server/plan/plan'
 import { few, many } from '../words'
+import { adultsInWords } from './adults-in-words'
+import { partnersInWords, WhoWithWhom } from './who-with-whom'
 
 const partWords = {
   'warm-up': 'warm-up',
@@ -31,6 +33,7 @@ export function PlanNotes({ view }: { view: PlanView }) {
     const { title } = view.stations[visit.station]
     again.set(title, (again.get(title) ?? new Set()).add(group))
   }
+  const divided = view.visits.filter(({ seats }) => seats.length > 1)
   const list = (pennants: readonly number[]) => pennants.map((pennant) => groupNames[pennant]).join(', ')
   return (
     <div className="plan-notes small">
@@ -69,6 +72,18 @@ export function PlanNotes({ view }: { view: PlanView }) {
             </dd>
           </>
         )}
+        {view.adults.length > 0 && (
+          <>
+            <dt>Adults</dt>
+            <dd>{adultsInWords(view)}</dd>
+          </>
+        )}
+        {divided.length > 0 && (
+          <>
+            <dt>Partners</dt>
+            <dd>{partnersInWords(view)}</dd>
+          </>
+        )}
         {without.length > 0 && (
           <>
             <dt>With you soon</dt>
@@ -76,6 +91,7 @@ export function PlanNotes({ view }: { view: PlanView }) {
           </>
         )}
       </dl>
+      {divided.length > 0 && <WhoWithWhom view={view} />}
       {costs.length > 0 && (
         <details>
           <summary>What this plan is weighed by</summary>

@@ -4,8 +4,11 @@ import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { Mark, RunPage, RunVisit } from '@/server/run'
 import { Pennant } from '../pennant'
 import { modeInWords } from '../words'
+import { inWords, movedTo, setsOf } from './sets'
 
 const markWords: Record<Judgement, string> = { own: 'on their own', help: 'with help', notYet: 'not yet' }
+
+type Child = RunVisit['children'][number]
 
 /** One station in the slot under way: what is marked, what to look for, a row for each child. */
 export function StationColumn({
@@ -49,40 +52,73 @@ export function StationColumn({
               </>
             )}
           </div>
-          {visit.children.map(({ id, name, own }) => {
-            const mark = markOf(visit.id, id)
-            const away = absent.has(id)
-            return (
-              <div key={id} className={away ? 'child away' : 'child'} role="group" aria-label={name}>
-                <button type="button" className="child-name" onClick={() => onOpen(visit.id, id)}>
-                  {name}
-                  {away ? (
-                    <small>away</small>
-                  ) : mark?.of != null ? (
-                    <small>{`${mark.right} of ${mark.of}`}</small>
-                  ) : (
-                    own && <small className="range">{own.range}</small>
-                  )}
-                </button>
-                {judgements.map((judged) => (
-                  <button
-                    key={judged}
-                    type="button"
-                    className="mark"
-                    disabled={!enabled || away}
-                    aria-pressed={mark?.judged === judged}
-                    aria-label={`${name} ${markWords[judged]}`}
-                    onClick={() => onTap(visit.id, id, judged)}
-                  >
-                    <MarkSign judged={judged} />
-                  </button>
-                ))}
-              </div>
-            )
-          })}
+          {setsOf(visit).map((set) => (
+            <div key={set[0].id} className="set" role="group" aria-label={`${inWords(set)} together`}>
+              {set.map((child) => (
+                <ChildRow
+                  key={child.id}
+                  child={child}
+                  moved={movedTo(visit, child.id, absent, station.players)}
+                  away={absent.has(child.id)}
+                  mark={markOf(visit.id, child.id)}
+                  enabled={enabled}
+                  onTap={(judged) => onTap(visit.id, child.id, judged)}
+                  onOpen={() => onOpen(visit.id, child.id)}
+                />
+              ))}
+            </div>
+          ))}
         </div>
       ))}
     </section>
+  )
+}
+
+/** A child's name, and a tap for what was seen. */
+function ChildRow({
+  child: { name, own },
+  moved,
+  away,
+  mark,
+  enabled,
+  onTap,
+  onOpen,
+}: {
+  child: Child
+  moved: string | null
+  away: boolean
+  mark: Mark | undefined
+  enabled: boolean
+  onTap: (judged: Judgement) => void
+  onOpen: () => void
+}) {
+  const beside = [moved, own?.range].filter(Boolean).join(' · ')
+  return (
+    <div className={away ? 'child away' : 'child'} role="group" aria-label={name}>
+      <button type="button" className="child-name" onClick={onOpen}>
+        {name}
+        {away ? (
+          <small>away</small>
+        ) : mark?.of != null ? (
+          <small>{`${mark.right} of ${mark.of}`}</small>
+        ) : (
+          beside && <small className="beside">{beside}</small>
+        )}
+      </button>
+      {judgements.map((judged) => (
+        <button
+          key={judged}
+          type="button"
+          className="mark"
+          disabled={!enabled || away}
+          aria-pressed={mark?.judged === judged}
+          aria-label={`${name} ${markWords[judged]}`}
+          onClick={() => onTap(judged)}
+        >
+          <MarkSign judged={judged} />
+        </button>
+      ))}
+    </div>
   )
 }
 

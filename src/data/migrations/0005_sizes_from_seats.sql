@@ -1,0 +1,1 @@
+ALTER TABLE "visit" DROP COLUMN "sets";

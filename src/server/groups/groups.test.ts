@@ -1,0 +1,79 @@
+import { classTable, place, saveLinks } from '../classes'
+import { regroup } from '@/core/grouping/curves'
+import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
+import { problemOfRequest } from '@/core/grouping/request'
+import { groupsPage, proposeGroups, saveGroups } from './groups'
+import { grouped, newClass, openTestSchool, viewer } from '../testing/school'
+
+openTestSchool()
+
+test('children who need an adult near are grouped where one is, and stay so', async () => {
+  const classId = await newClass()
+  const { rows: table } = await classTable(viewer, { classId })
+  const near = [table[0].id, table.at(-1)!.id]
+  await saveLinks(viewer, { classId, links: [], adultNear: near })
+  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
+  expect(made.groups[0]).toMatchObject({ withAdult: true })
+  expect(made.groups[0].children).toEqual(expect.arrayContaining(near))
+  expect((await groupsPage(viewer, { classId })).adultNear.sort()).toEqual([...near].sort())
+  expect((await classTable(viewer, { classId })).rows.filter(({ adultNear }) => adultNear)).toHaveLength(2)
+})
+
+test('groups with a level the game lacks, or a child twice, are refused', async () => {
+  const classId = await newClass()
+  const groups = await grouped(classId)
+  const keep = (changed: typeof groups) =>
+    saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: changed })
+  await expect(keep(groups.map((group) => ({ ...group, levelId: 'to-the-moon' })))).rejects.toThrow(
+    'no such level',
+  )
+  await expect(
+    keep([{ ...groups[0], pupils: [...groups[0].pupils, groups[1].pupils[0]] }, groups[1]]),
+  ).rejects.toThrow('two groups')
+  expect((await groupsPage(viewer, { classId })).version?.number).toBe(1)
+})
+
+test('children kept apart are never grouped together, and keeping them together as well is refused in words', async () => {
+  const classId = await newClass()
+  const [a, b] = (await classTable(viewer, { classId })).rows
+  await saveLinks(viewer, { classId, links: [{ kind: 'apart', pupilA: a.id, pupilB: b.id }] })
+  const { groups } = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
+  expect(groups.some(({ children }) => children.includes(a.id) && children.includes(b.id))).toBe(false)
+  await expect(proposeGroups(viewer, { classId, gameId: 'landfall', count: 8 })).resolves.toBeDefined()
+})
+
+test('regrouping: the fewest moves that help, accepted as a new version', async () => {
+  const classId = await newClass()
+  const { rows: table } = await classTable(viewer, { classId })
+  const step = (i: number) => (i < 4 ? 4 : 8)
+  await place(viewer, {
+    classId,
+    placements: table.map(({ id }, i) => ({
+      pupilId: id,
+      strand: 'add' as const,
+      step: step(i),
+      sureness: 'sure' as const,
+    })),
+  })
+  const groups = await grouped(classId)
+  // One child of each group stands in the other.
+  const swapped = [
+    { ...groups[0], pupils: [groups[1].pupils[0], ...groups[0].pupils.slice(1)] },
+    { ...groups[1], pupils: [groups[0].pupils[0], ...groups[1].pupils.slice(1)] },
+  ]
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: swapped })
+  const page = await groupsPage(viewer, { classId })
+  const ids = page.children.map(({ id }) => id)
+  const { request, present } = regroupingOf(ids, page.fit, page.groups, page.links, page.adultNear)
+  const problem = problemOfRequest(request)
+  const best = worthTheirMoves(problem, present, [...regroup(problem)].at(-1)!).at(-1)!
+  expect(best.moves.map(({ child }) => ids[child]).sort()).toEqual(
+    [groups[0].pupils[0], groups[1].pupils[0]].sort(),
+  )
+  // Groups keep their numbers, and with them name and shape.
+  best.groups.forEach((group, g) =>
+    expect(group.children.filter((child) => present[g].children.includes(child)).length).toBeGreaterThan(
+      present[g].children.length / 2,
+    ),
+  )
+})

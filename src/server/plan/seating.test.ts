@@ -1,0 +1,89 @@
+import type { StoredSession } from '@/data/queries/sessions'
+import type { PlannedGroup } from './levels'
+import { lastSetsOf, partnersPast, seaterFrom, storedSeats, togetherIn } from './seating'
+
+const group = (names: string, pairs: (number | null)[] = []) =>
+  ({ pennant: 0, pupils: [...names].map((id) => ({ id })), pairs }) as unknown as PlannedGroup
+const session = (sessionId: string, slots: string[], away: string[] = []) => ({
+  sessionId,
+  visits: slots.map((sets, slot) => ({ slot, seats: sets.split(' ').map((set) => [...set]) })),
+  away,
+})
+
+test('who met whom: in sets that were chosen, without who was away', () => {
+  const past = partnersPast([session('x', ['ab cd', 'abcd', 'ac bd']), session('y', ['ab cd'], ['d'])])
+  expect(past.met.of('a', 'b')).toBe(2)
+  expect(past.met.of('b', 'd')).toBe(1)
+  expect(past.met.of('c', 'd')).toBe(1)
+  expect(past.met.of('a', 'd')).toBe(0)
+  // Last for a, b and c was the second session; d was last seen in the first, with b.
+  expect(lastSetsOf([...'abcd'], past)).toEqual([['a', 'b'], ['c'], ['d']])
+})
+
+test('children of different groups of before were not partners, though they played at the same time', () => {
+  const past = partnersPast([
+    {
+      sessionId: 'x',
+      visits: [
+        { slot: 0, seats: [['a', 'b'], ['c']] },
+        {
+          slot: 0,
+          seats: [
+            ['e', 'f'],
+            ['g', 'h'],
+          ],
+        },
+      ],
+      away: [],
+    },
+  ])
+  expect(lastSetsOf(['a', 'e', 'f', 'g'], past)).toEqual([['a'], ['e', 'f'], ['g']])
+})
+
+test('a group is seated anew: equal plans equally, and told which pairs are together again', () => {
+  const past = partnersPast([session('x', ['ab cde'])])
+  const seat = () =>
+    seaterFrom(past, 'similar')(group('abcde'), 0, [
+      { slot: 0, sets: [2, 3] },
+      { slot: 1, sets: [5] },
+      { slot: 2, sets: [2, 3] },
+    ])
+  expect(seat()).toEqual(seat())
+  expect(seat().map(({ again }) => again.length)).toEqual([1, 0, 1])
+})
+
+test('pairs within reach stay pairs, and are no breach', () => {
+  const pairs = group('abcd', [7, 8, 7, 8])
+  expect(togetherIn(pairs, 'pairs')).toEqual([
+    ['a', 'c'],
+    ['b', 'd'],
+  ])
+  expect(togetherIn(pairs, 'similar')).toEqual([])
+  const seated = seaterFrom(partnersPast([session('x', ['ac bd'])]), 'pairs')(pairs, 0, [
+    { slot: 0, sets: [2, 2] },
+    { slot: 1, sets: [2, 2] },
+  ])
+  for (const { seats, again } of seated) {
+    expect(seats.map((set) => set.join('')).sort()).toEqual(['ac', 'bd'])
+    expect(again).toEqual([])
+  }
+})
+
+test('a kept session has the seats it was kept with; one of before there were any is seated anew', () => {
+  const kept = (seats: string[][]) => ({ visits: [{ slot: 1, group: 0, seats }] }) as unknown as StoredSession
+  const visits = [{ slot: 1, sets: [2, 2] }]
+  const stored = storedSeats(
+    kept([
+      ['a', 'd'],
+      ['c', 'b', 'gone'],
+    ]),
+    'similar',
+  )
+  expect(stored(group('abcd'), 0, visits)[0].seats).toEqual([
+    ['a', 'd'],
+    ['c', 'b'],
+  ])
+  const anew = storedSeats(kept([]), 'similar')(group('abcd'), 0, visits)[0].seats
+  expect(anew.map(({ length }) => length)).toEqual([2, 2])
+  expect(anew.flat().sort()).toEqual([...'abcd'])
+})

@@ -1,0 +1,74 @@
+import { cpSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
+import { openServerDatabase, serverDatabase } from '@/data/connection'
+import { createClass } from '../classes'
+import { proposeGroups, saveGroups } from '../groups/groups'
+import { planPage, savePlan } from '../plan/plan'
+import { runPage, tapClock } from '../run'
+import { currentViewer, type Viewer } from '../viewer'
+
+/** A school of one's own for the tests of a file: an empty database, and the clock at a Tuesday morning. */
+export function openTestSchool() {
+  beforeAll(async () => {
+    const folder = join(mkdtempSync(join(tmpdir(), 'islands-server-')), 'data')
+    cpSync(process.env.ISLANDS_EMPTY_FOLDER!, folder, { recursive: true })
+    process.env.ISLANDS_FOLDER = folder
+    process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+    await openServerDatabase()
+  }, 60_000)
+  afterAll(async () => (await openServerDatabase()).close())
+}
+
+export const viewer = currentViewer()
+export const stranger = { adultId: crypto.randomUUID() } as Viewer
+export const names = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne']
+export const list = (text: string) => ({ text, columns: ['name' as const], hasHeader: false })
+
+export async function newClass() {
+  const classId = crypto.randomUUID()
+  await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Year 1', list: list(names.join('\n')) })
+  return classId
+}
+
+export async function grouped(classId: string) {
+  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
+  const groups = made.groups.map(({ pennant, level, children }) => ({
+    pennant,
+    levelId: made.levels[level].id,
+    pupils: children,
+  }))
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
+  return groups
+}
+
+export async function planned(classId: string) {
+  const sessionId = crypto.randomUUID()
+  const { view } = await planPage(viewer, { classId })
+  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  return sessionId
+}
+
+export async function running(classId: string) {
+  await grouped(classId)
+  const sessionId = await planned(classId)
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  return { sessionId, page: (await runPage(viewer, { classId }))! }
+}
+
+export const mark = (visitId: string, pupilId: string, change: object = {}) => ({
+  id: crypto.randomUUID(),
+  visitId,
+  pupilId,
+  judged: 'own' as const,
+  madeAt: '2026-11-24T10:20:00Z',
+  ...change,
+})
+
+/** How many rows a table has. */
+export async function rowsOf(table: string): Promise<number> {
+  const db = await serverDatabase()
+  const { rows } = await db.execute(sql.raw(`select count(*)::int as n from ${table}`))
+  return (rows[0] as { n: number }).n
+}
