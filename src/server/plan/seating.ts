@@ -50,7 +50,7 @@ export function togetherIn({ pupils, pairs }: PlannedGroup, mode: GroupingMode):
 }
 
 /** The children of a group in a slot by the set they play in, and the pairs that play together twice running. */
-export interface SeatedVisit {
+interface SeatedVisit {
   seats: Seats
   again: [string, string][]
 }

@@ -43,7 +43,7 @@ export async function grouped(classId: string) {
   return groups
 }
 
-export async function planned(classId: string) {
+async function planned(classId: string) {
   const sessionId = crypto.randomUUID()
   const { view } = await planPage(viewer, { classId })
   await savePlan(viewer, { classId, sessionId, plan: view!.plan })
