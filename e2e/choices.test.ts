@@ -157,3 +157,43 @@ test('plan: a group moved by hand stays; a gap is filled by the planner and says
   await person.press('Ready')
   await person.sees(/Slot 1 of 4/)
 })
+
+test('partners: the plan says who plays with whom; on the run board who is left alone is told whom to join', async () => {
+  await person.goTo(`${base}/plan`)
+  await person.sees(/stations/)
+  await (await person.find('//summary[contains(.,"Who plays with whom")]')).click()
+  const planned = await person.driver.executeScript<string[]>(
+    'return [...document.querySelectorAll(".who-with-whom tbody tr")].map((row) => row.cells[1].innerText)',
+  )
+  await clean()
+  await person.goTo(`${base}/run`)
+  await person.press('Start session')
+  await person.button('Pause')
+  const sets = await person.driver.executeScript<string[][][]>(
+    `return [...document.querySelectorAll(".visit-rows")].map((visit) =>
+       [...visit.querySelectorAll(".set")].map((set) => [...set.querySelectorAll(".child")].map((row) => row.ariaLabel)))`,
+  )
+  // Held together by a rail as the plan said, group by group.
+  const told = planned.filter((cell) => cell.includes(','))
+  expect(told.length).toBeGreaterThan(0)
+  for (const cell of told)
+    expect(sets.map((visit) => visit.map((set) => set.join(', ')).join('\n'))).toContain(cell)
+  const divided = sets.find((visit) => visit.length > 1)!
+  const [left, ...others] = divided[0]
+  for (const away of others) {
+    await (await person.find(`//div[@aria-label="${away}"]/button`)).click()
+    await (await person.find('//*[@id="absent"]')).click()
+    await person.find(`//div[@aria-label="${away}"][contains(.,"away")]`)
+    await person.press('Close')
+    await person.waitFor(async () => (await person.all('[role=dialog]')).length === 0, 'the sheet to close')
+  }
+  const beside = await person.find(`//div[@aria-label="${left}"]//small[starts-with(.,"with ")]`)
+  const joined = await beside.getText()
+  expect(
+    divided
+      .slice(1)
+      .flat()
+      .some((name) => joined.includes(name)),
+  ).toBe(true)
+  await clean()
+})

@@ -23,7 +23,7 @@ test('everybody there: nobody is told anything', () => {
 })
 
 test('who is left alone joins the others, and only that child is told', () => {
-  expect(moved('A')).toEqual({ A: null, B: 'with Cy, Dee and Eli', C: null, D: null, E: null })
+  expect(moved('A')).toEqual({ A: null, B: 'with Cy’s set', C: null, D: null, E: null })
 })
 
 test('where the others are full, one of them comes over, and both are told', () => {

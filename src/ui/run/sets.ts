@@ -32,5 +32,6 @@ export function movedTo(
   if (others.length === 0) return now.length < least ? 'needs a partner' : null
   // Who is joined stays where it is; who joins is told with whom.
   const stays = left.length >= least && left.every((one) => now.includes(one))
-  return stays ? null : `with ${inWords(others)}`
+  if (stays) return null
+  return others.length > 2 ? `with ${others[0].name}’s set` : `with ${inWords(others)}`
 }
