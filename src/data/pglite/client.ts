@@ -13,6 +13,23 @@ interface Waiting {
   reject: (error: Error) => void
 }
 
+/** Types of columns that hold JSON: `json` and `jsonb`. */
+const jsonTypes = [114, 3802]
+
+/** Reads the JSON of a result, which comes as text. */
+function withJson(result: Result): Result {
+  const { fields, rows } = result
+  fields.forEach(({ name, dataTypeID }, column) => {
+    if (!jsonTypes.includes(dataTypeID)) return
+    for (const row of rows as (unknown[] & Record<string, unknown>)[]) {
+      const at = Array.isArray(row) ? column : name
+      const text = row[at as number]
+      if (typeof text === 'string') row[at as number] = JSON.parse(text)
+    }
+  })
+  return result
+}
+
 type Options = { rowMode?: 'object' | 'array' }
 
 /** What a transaction may do: statements that run inside it. */
@@ -39,7 +56,7 @@ export class PgliteClient implements Statements {
       const waiting = this.waiting.get(id)
       this.waiting.delete(id)
       if (error) waiting?.reject(Object.assign(new Error(error.message), error))
-      else waiting?.resolve(result)
+      else waiting?.resolve(withJson(result))
     })
     const fail = () => {
       for (const { reject } of this.waiting.values()) reject(new Error('The database has stopped.'))

@@ -1,6 +1,7 @@
-import { and, asc, desc, eq, isNotNull, max } from 'drizzle-orm'
+import { and, desc, eq, getTableColumns, isNotNull, max, sql } from 'drizzle-orm'
 import type { GroupingMode } from '@/core/grouping/mode'
 import type { StrandId } from '@/core/skills'
+import { jsonList, jsonRow } from '../json-row'
 import { grouping, groupingGroup, groupMember } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -28,42 +29,42 @@ export interface StoredGrouping {
 }
 
 /** One grouping with its groups in order: the newest, or the one asked for. */
-export async function groupingOf(scope: ClassScope, id?: string): Promise<StoredGrouping | null> {
-  const { db, classId } = scope
-  const newest = db
-    .select({ id: grouping.id })
+export async function groupingOf({ db, classId }: ClassScope, id?: string): Promise<StoredGrouping | null> {
+  const { position, pennant, levelId, withAdult } = groupingGroup
+  const { pupilId, locked, pair } = groupMember
+  const [row] = await db
+    .select({
+      ...getTableColumns(grouping),
+      groups: jsonList(
+        jsonRow({ pennant, levelId, withAdult }),
+        sql`${groupingGroup} where ${groupingGroup.groupingId} = ${grouping.id}`,
+        sql`${position}`,
+      ),
+      members: jsonList(
+        jsonRow({ position: groupMember.position, pupilId, locked, pair }),
+        sql`${groupMember} where ${groupMember.groupingId} = ${grouping.id}`,
+      ),
+    })
     .from(grouping)
     .where(and(eq(grouping.classId, classId), id ? eq(grouping.id, id) : undefined))
     .orderBy(desc(grouping.version))
     .limit(1)
-  const rows = await db
-    .select()
-    .from(grouping)
-    .innerJoin(groupingGroup, eq(groupingGroup.groupingId, grouping.id))
-    .leftJoin(
-      groupMember,
-      and(eq(groupMember.groupingId, grouping.id), eq(groupMember.position, groupingGroup.position)),
-    )
-    .where(and(eq(grouping.classId, classId), eq(grouping.id, newest)))
-    .orderBy(asc(groupingGroup.position))
-  if (rows.length === 0) return null
-  const groups: StoredGroup[] = []
-  for (const { grouping_group: group, group_member: member } of rows) {
-    const own = (groups[group.position] ??= {
-      pennant: group.pennant,
-      levelId: group.levelId,
-      pupils: [],
-      withAdult: group.withAdult,
-      locked: [],
-      pairs: {},
-    })
-    if (!member) continue
-    own.pupils.push(member.pupilId)
-    if (member.locked) own.locked.push(member.pupilId)
-    if (member.pair !== null) own.pairs[member.pupilId] = member.pair
+  if (!row) return null
+  const { classId: _classId, groups, members, ...rest } = row
+  return {
+    ...rest,
+    groups: groups.map((group, at) => {
+      const own = members.filter((member) => member.position === at)
+      return {
+        ...group,
+        pupils: own.map((member) => member.pupilId),
+        locked: own.flatMap((member) => (member.locked ? [member.pupilId] : [])),
+        pairs: Object.fromEntries(
+          own.flatMap((member) => (member.pair === null ? [] : [[member.pupilId, member.pair]])),
+        ),
+      }
+    }),
   }
-  const { version, day, strand, gameId, mode, note } = rows[0].grouping
-  return { id: rows[0].grouping.id, version, day, strand, gameId, mode, note, groups }
 }
 
 export interface VersionRow {

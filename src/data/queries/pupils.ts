@@ -1,4 +1,5 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, getTableColumns, inArray, isNull, sql } from 'drizzle-orm'
+import { jsonAll, jsonRow } from '../json-row'
 import { estimate, placement, pupil, pupilLink } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -32,25 +33,13 @@ export function insertPupils(
   return db.insert(pupil).values(rows.map((row) => ({ ...row, classId })))
 }
 
-export function estimatesOf({ db, classId }: ClassScope): Promise<EstimateRow[]> {
-  const { strand, day, mean, sd, p10, p50, p90, secure, struggling, rightAlone, workingStep, observations } =
-    estimate
-  // One row a child: a row and column each costs more to carry over than to find.
-  return db
-    .select({
-      pupilId: estimate.pupilId,
-      strands: sql<
-        Omit<EstimateRow, 'pupilId'>[]
-      >`json_agg(json_build_object('strand', ${strand}, 'day', ${day}, 'mean', ${mean}, 'sd', ${sd}, 'p10', ${p10}, 'p50', ${p50}, 'p90', ${p90}, 'secure', ${secure}, 'struggling', ${struggling}, 'rightAlone', ${rightAlone}, 'workingStep', ${workingStep}, 'observations', ${observations}))`,
-    })
+export async function estimatesOf({ db, classId }: ClassScope): Promise<EstimateRow[]> {
+  const { classId: _classId, density: _density, ...columns } = getTableColumns(estimate)
+  const [{ all }] = await db
+    .select({ all: jsonAll(jsonRow(columns)) })
     .from(estimate)
     .where(eq(estimate.classId, classId))
-    .groupBy(estimate.pupilId)
-    .then((rows) =>
-      rows.flatMap(({ pupilId, strands }) =>
-        strands.map((row): EstimateRow => Object.assign(row, { pupilId })),
-      ),
-    )
+  return all
 }
 
 export function placementsOf({ db, classId }: ClassScope): Promise<PlacementRow[]> {

@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, ne, sql } from 'drizzle-orm'
-import { attendance, groupMember, station, stationSession, visit } from '../schema'
+import { and, asc, desc, eq, getTableColumns, ne, sql } from 'drizzle-orm'
+import { jsonList, jsonRow } from '../json-row'
+import { attendance, station, stationSession, visit } from '../schema'
 
 import type { StationMode } from '../schema'
 import type { ClassScope } from '../scope'
@@ -15,45 +16,41 @@ export interface StoredSession extends SessionRow {
   visits: VisitRow[]
 }
 
-async function withParts(
-  { db, classId }: ClassScope,
-  row: SessionRow | undefined,
-): Promise<StoredSession | null> {
-  if (!row) return null
-  const [stations, visits] = await Promise.all([
-    db
-      .select()
-      .from(station)
-      .where(and(eq(station.classId, classId), eq(station.sessionId, row.id)))
-      .orderBy(asc(station.position)),
-    db
-      .select()
-      .from(visit)
-      .where(and(eq(visit.classId, classId), eq(visit.sessionId, row.id)))
-      .orderBy(asc(visit.slot), asc(visit.station), asc(visit.group)),
-  ])
-  return { ...row, stations, visits }
+const { classId: _ofStation, sessionId: _stationOf, ...stationColumns } = getTableColumns(station)
+const { classId: _ofVisit, sessionId: _visitOf, ...visitColumns } = getTableColumns(visit)
+
+/** A session with its parts, in one row. */
+const sessionWithParts = {
+  ...getTableColumns(stationSession),
+  stations: jsonList(
+    jsonRow(stationColumns),
+    sql`${station} where ${station.sessionId} = ${stationSession.id}`,
+    sql`${station.position}`,
+  ),
+  visits: jsonList(
+    jsonRow(visitColumns),
+    sql`${visit} where ${visit.sessionId} = ${stationSession.id}`,
+    sql`${visit.slot}, ${visit.station}, ${visit.group}`,
+  ),
 }
 
 /** The session under way, else the earliest still planned. */
-export async function nextSession(scope: ClassScope): Promise<StoredSession | null> {
-  const { db, classId } = scope
+export async function nextSession({ db, classId }: ClassScope): Promise<StoredSession | null> {
   const [row] = await db
-    .select()
+    .select(sessionWithParts)
     .from(stationSession)
     .where(and(eq(stationSession.classId, classId), ne(stationSession.state, 'done')))
     .orderBy(desc(eq(stationSession.state, 'running')), asc(stationSession.day), asc(stationSession.startsAt))
     .limit(1)
-  return withParts(scope, row)
+  return row ?? null
 }
 
-export async function sessionOf(scope: ClassScope, id: string): Promise<StoredSession | null> {
-  const { db, classId } = scope
+export async function sessionOf({ db, classId }: ClassScope, id: string): Promise<StoredSession | null> {
   const [row] = await db
-    .select()
+    .select(sessionWithParts)
     .from(stationSession)
     .where(and(eq(stationSession.classId, classId), eq(stationSession.id, id)))
-  return withParts(scope, row)
+  return row ?? null
 }
 
 export async function insertSession(
@@ -63,76 +60,6 @@ export async function insertSession(
   await db.insert(stationSession).values({ ...row, classId })
   await db.insert(station).values(stations.map((s) => ({ ...s, classId, sessionId: row.id })))
   await db.insert(visit).values(visits.map((v) => ({ ...v, classId, sessionId: row.id })))
-}
-
-/** A child at a game in a way of having an adult, with the last day of it. */
-export interface PlayedRow {
-  pupilId: string
-  gameId: string
-  mode: StationMode
-  day: string
-}
-
-/** Who has played what in the sessions that are done; who was away has not. */
-export async function playedInClass({ db, classId }: ClassScope): Promise<PlayedRow[]> {
-  // A row a session and no joins: here joins cost more than putting the parts together does.
-  const [sessions, visits, stations, members, away] = await Promise.all([
-    db
-      .select({ id: stationSession.id, groupingId: stationSession.groupingId, day: stationSession.day })
-      .from(stationSession)
-      .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done')))
-      .orderBy(asc(stationSession.day)),
-    db
-      .select({
-        of: visit.sessionId,
-        all: sql<
-          [group: number, station: number][]
-        >`json_agg(json_build_array(${visit.group}, ${visit.station}))`,
-      })
-      .from(visit)
-      .where(eq(visit.classId, classId))
-      .groupBy(visit.sessionId),
-    db
-      .select({
-        of: station.sessionId,
-        all: sql<
-          [gameId: string, mode: StationMode][]
-        >`json_agg(json_build_array(${station.gameId}, ${station.mode}) order by ${station.position})`,
-      })
-      .from(station)
-      .where(eq(station.classId, classId))
-      .groupBy(station.sessionId),
-    db
-      .select({
-        of: groupMember.groupingId,
-        all: sql<
-          [group: number, pupilId: string][]
-        >`json_agg(json_build_array(${groupMember.position}, ${groupMember.pupilId}))`,
-      })
-      .from(groupMember)
-      .where(eq(groupMember.classId, classId))
-      .groupBy(groupMember.groupingId),
-    db
-      .select({ sessionId: attendance.sessionId, pupilId: attendance.pupilId })
-      .from(attendance)
-      .where(and(eq(attendance.classId, classId), eq(attendance.absent, true))),
-  ])
-  const wasAway = new Set(away.map(({ sessionId, pupilId }) => `${sessionId} ${pupilId}`))
-  const allOf = <T>(rows: readonly { of: string; all: T[] }[], id: string) =>
-    rows.find(({ of }) => of === id)?.all ?? []
-  const played = new Map<string, PlayedRow>()
-  for (const { id, groupingId, day } of sessions) {
-    const there = allOf(stations, id)
-    const children = allOf(members, groupingId)
-    for (const [group, at] of allOf(visits, id)) {
-      const [gameId, mode] = there[at]
-      for (const [own, pupilId] of children)
-        if (own === group && !wasAway.has(`${id} ${pupilId}`))
-          // In the order of days: the last one stays.
-          played.set(`${pupilId} ${gameId} ${mode}`, { pupilId, gameId, mode, day })
-    }
-  }
-  return [...played.values()]
 }
 
 /** A planned session gives way to a new plan; one that ran is kept. */

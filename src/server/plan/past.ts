@@ -1,6 +1,7 @@
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import type { MarksRow } from '@/data/queries/evidence'
-import type { PlayedRow } from '@/data/queries/sessions'
+import type { HeldSession } from '@/data/queries/held'
+import type { StationMode } from '@/data/queries/sessions'
 
 /** What a plan asks of a group's weeks before. */
 export interface GroupPast {
@@ -14,21 +15,43 @@ export interface GroupPast {
   notYet: number
 }
 
-/** Marks of so many days back say how it goes now. */
+/** Marks of so many days back say how it goes now; partners of so many are remembered. */
 export const latelyDays = 21
 /** Of a group, so many must have met a game for the group to know it. */
 const mostOf = 0.75
 
+/** A child at a game in a way of having an adult, with the last day of it. */
+export interface Played {
+  pupilId: string
+  gameId: string
+  mode: StationMode
+  day: Day
+}
+
+/** Who has played what in the sessions that were held; who was away has not. */
+export function playedIn(sessions: readonly HeldSession[]): Played[] {
+  const played = new Map<string, Played>()
+  for (const { day, stations, visits, members, away } of sessions)
+    for (const [, group, at] of visits) {
+      const [gameId, mode] = stations[at]
+      for (const [own, pupilId] of members)
+        if (own === group && !away.includes(pupilId))
+          // In the order of days: the last one stays.
+          played.set(`${pupilId} ${gameId} ${mode}`, { pupilId, gameId, mode, day })
+    }
+  return [...played.values()]
+}
+
 /** Sums up who has played what for the children who are a group now, whatever group they were in then. */
 export function pastOf(
   pupils: readonly string[],
-  played: readonly PlayedRow[],
+  played: readonly Played[],
   marks: readonly MarksRow[],
   day: Day,
 ): GroupPast {
   const own = played.filter(({ pupilId }) => pupils.includes(pupilId))
   const gameIds = [...new Set(own.map(({ gameId }) => gameId))]
-  const ago = (rows: readonly PlayedRow[]) => agoForShare(rows, pupils.length, 0.5, day)
+  const ago = (rows: readonly Played[]) => agoForShare(rows, pupils.length, 0.5, day)
   const lately = marks.filter(({ pupilId }) => pupils.includes(pupilId))
   const count = (of: 'marks' | 'notYet') => lately.reduce((sum, row) => sum + row[of], 0)
   return {
@@ -48,7 +71,7 @@ export function pastOf(
 }
 
 /** School days since the day from which on that share of the children did it; null: too few ever did. */
-function agoForShare(rows: readonly PlayedRow[], children: number, share: number, day: Day): number | null {
+function agoForShare(rows: readonly Played[], children: number, share: number, day: Day): number | null {
   const last = new Map<string, Day>()
   for (const row of rows) if (row.day > (last.get(row.pupilId) ?? '')) last.set(row.pupilId, row.day)
   const days = [...last.values()].sort().reverse()

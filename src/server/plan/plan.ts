@@ -3,21 +3,15 @@ import { gameIdSchema, games } from '@/core/games'
 import { addDays, type Day } from '@/core/planning/calendar'
 import { marksSince } from '@/data/queries/evidence'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
-import {
-  deletePlanned,
-  insertSession,
-  nextSession,
-  playedInClass,
-  type StoredSession,
-} from '@/data/queries/sessions'
-import { seatsSince } from '@/data/queries/seats'
+import { heldSessions } from '@/data/queries/held'
+import { deletePlanned, insertSession, nextSession, type StoredSession } from '@/data/queries/sessions'
 import { inventoryOf, saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { changingClass, readingClass, Refused } from '../use-case'
-import { latelyDays, pastOf } from './past'
+import { latelyDays, pastOf, playedIn } from './past'
 import { firstPlan, planOf, planSchema, type Plan } from './schema'
 import { partnersPast, seaterFrom } from './seating'
 import { workOut, type PlanContext, type PlanView } from './work-out'
@@ -37,36 +31,39 @@ export interface PlanPage {
   added: boolean
 }
 
-/** What a plan of a class for a day is worked out from: groups, children, shelf, and what was played so far. */
-async function contextOf(scope: ClassScope, grouping: StoredGrouping, day: Day): Promise<PlanContext> {
-  const [children, inventory, played, marks, partners] = await Promise.all([
+/** What any plan of a class is worked out from: children, shelf, and what was played so far. */
+async function readClass(scope: ClassScope) {
+  const today = todayIn(scope.classroom.timeZone)
+  const lately = addDays(today, -latelyDays)
+  const [children, inventory, held, marks] = await Promise.all([
     childrenOf(scope),
     inventoryOf(scope),
-    playedInClass(scope),
-    marksSince(scope, addDays(day, -latelyDays)),
-    partnersBefore(scope, day),
+    heldSessions(scope, lately),
+    marksSince(scope, lately),
   ])
-  return {
+  const played = playedIn(held)
+  const partners = partnersPast(held)
+  return (grouping: StoredGrouping, day: Day): PlanContext => ({
     grouping,
     children,
     seater: seaterFrom(partners, grouping.mode),
     room: { inventory, pastOf: (pupils) => pastOf(pupils, played, marks, day), partners },
-  }
+  })
 }
-
-/** Partners of so many days back are still remembered. */
-const partnersDays = 42
-
-const partnersBefore = async (scope: ClassScope, day: Day) =>
-  partnersPast(await seatsSince(scope, addDays(day, -partnersDays)))
 
 /** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
 export const planPage = readingClass(
   classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
-    const session = await nextSession(scope)
-    const grouping = await groupingOf(scope, session?.groupingId)
+    // Nothing here waits for anything else, but for groups that are not the newest.
+    const [session, newest, contextOf] = await Promise.all([
+      nextSession(scope),
+      groupingOf(scope),
+      readClass(scope),
+    ])
+    const ofSession = session && session.groupingId !== newest?.id
+    const grouping = ofSession ? await groupingOf(scope, session.groupingId) : newest
     if (!grouping) return { view: null, session: null, today, games: [], added: false }
     const stored = session ? planOf(session) : firstPlan(today, grouping.groups.length)
     const added =
@@ -77,7 +74,7 @@ export const planPage = readingClass(
       ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own', places: null }] }
       : stored
     return {
-      view: workOut(plan, await contextOf(scope, grouping, plan.day)),
+      view: workOut(plan, contextOf(grouping, plan.day)),
       session: session && { id: session.id, state: session.state },
       today,
       games: games.map(({ id, title }) => ({ id, title })),
@@ -87,8 +84,12 @@ export const planPage = readingClass(
 )
 
 /** What a changed plan comes to; writes nothing. */
-export const previewPlan = readingClass(classIdSchema.extend({ plan: planSchema }), async (scope, { plan }) =>
-  workOut(plan, await contextOf(scope, await standingGrouping(scope), plan.day)),
+export const previewPlan = readingClass(
+  classIdSchema.extend({ plan: planSchema }),
+  async (scope, { plan }) => {
+    const [grouping, contextOf] = await Promise.all([standingGrouping(scope), readClass(scope)])
+    return workOut(plan, contextOf(grouping, plan.day))
+  },
 )
 
 /** Keeps how many there are of a thing on the shelf. */
@@ -121,12 +122,8 @@ export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId,
   const grouping = await standingGrouping(scope)
   if (plan.day < todayIn(scope.classroom.timeZone))
     throw new Refused('That day has passed. Choose today or later.')
-  const { visits } = workOut(plan, {
-    grouping,
-    children: await childrenOf(scope),
-    seater: seaterFrom(await partnersBefore(scope, plan.day), grouping.mode),
-    room: null,
-  })
+  const contextOf = await readClass(scope)
+  const { visits } = workOut(plan, { ...contextOf(grouping, plan.day), room: null })
   if (visits.length === 0) throw new Refused('No group is at any station yet. Fill the gaps first.')
   if (replaces) await deletePlanned(scope, replaces)
   await insertSession(scope, {

@@ -1,12 +1,16 @@
+import type { HeldSession } from '@/data/queries/held'
 import type { StoredSession } from '@/data/queries/sessions'
 import type { PlannedGroup } from './levels'
 import { lastSetsOf, partnersPast, seaterFrom, storedSeats, togetherIn } from './seating'
 
 const group = (names: string, pairs: (number | null)[] = []) =>
   ({ pennant: 0, pupils: [...names].map((id) => ({ id })), pairs }) as unknown as PlannedGroup
-const session = (sessionId: string, slots: string[], away: string[] = []) => ({
-  sessionId,
-  visits: slots.map((sets, slot) => ({ slot, seats: sets.split(' ').map((set) => [...set]) })),
+const session = (id: string, slots: string[], away: string[] = []): HeldSession => ({
+  id,
+  day: '2026-11-23',
+  stations: [['landfall', 'own']],
+  visits: slots.map((sets, slot) => [slot, 0, 0, sets.split(' ').map((set) => [...set])]),
+  members: [],
   away,
 })
 
@@ -23,18 +27,19 @@ test('who met whom: in sets that were chosen, without who was away', () => {
 test('children of different groups of before were not partners, though they played at the same time', () => {
   const past = partnersPast([
     {
-      sessionId: 'x',
+      ...session('x', []),
       visits: [
-        { slot: 0, seats: [['a', 'b'], ['c']] },
-        {
-          slot: 0,
-          seats: [
+        [0, 0, 0, [['a', 'b'], ['c']]],
+        [
+          0,
+          1,
+          0,
+          [
             ['e', 'f'],
             ['g', 'h'],
           ],
-        },
+        ],
       ],
-      away: [],
     },
   ])
   expect(lastSetsOf(['a', 'e', 'f', 'g'], past)).toEqual([['a'], ['e', 'f'], ['g']])

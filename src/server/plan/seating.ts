@@ -2,7 +2,7 @@ import { seededChance } from '@/core/chance/chance'
 import type { GroupingMode } from '@/core/grouping/mode'
 import { Meetings, pairsAgain, type Seats } from '@/core/planning/seating/partners'
 import { seatVisits } from '@/core/planning/seating/seat'
-import type { SeatsRow } from '@/data/queries/seats'
+import type { HeldSession } from '@/data/queries/held'
 import type { StoredSession } from '@/data/queries/sessions'
 import type { PlannedGroup } from './levels'
 
@@ -14,17 +14,17 @@ export interface PartnersPast {
 }
 
 /** Sums up the seats of the sessions that were held, oldest first; who was away met nobody. */
-export function partnersPast(rows: readonly SeatsRow[]): PartnersPast {
+export function partnersPast(sessions: readonly HeldSession[]): PartnersPast {
   const met = new Meetings()
   const lastSet = new Map<string, string>()
-  for (const { sessionId, visits, away } of rows)
-    for (const { slot, seats } of visits) {
+  for (const { id, visits, away } of sessions)
+    for (const [slot, , , seats] of visits) {
       const there = seats
         .map((set) => set.filter((child) => !away.includes(child)))
         .filter((set) => set.length > 0)
       if (there.length < 2) continue
       met.addSeats(there)
-      for (const set of there) for (const child of set) lastSet.set(child, `${sessionId} ${slot} ${set[0]}`)
+      for (const set of there) for (const child of set) lastSet.set(child, `${id} ${slot} ${set[0]}`)
     }
   return { met, lastSet }
 }
