@@ -3,8 +3,6 @@
 import { PGlite } from '@electric-sql/pglite'
 import { parentPort, workerData } from 'node:worker_threads'
 
-const database = await PGlite.create(workerData.folder)
-
 // Dates and times stay text: the query builder reads them by the type of its columns. JSON does as well:
 // text is handed over many times faster than what it holds, and read on the other side (client.ts).
 const asText = (value) => value
@@ -15,13 +13,17 @@ const parsers = {
   ...Object.fromEntries([1005, 1007, 1022].map((type) => [type, asNumbers])),
 }
 
+const database = await PGlite.create(workerData.folder)
+// Once it is open: opening puts in readers of arrays of its own. With each query they would be merged anew.
+Object.assign(database.parsers, parsers)
+
 parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
   try {
     if (close) {
       await database.close()
       process.exit(0)
     }
-    const { rows, affectedRows, fields } = await database.query(sql, params, { rowMode, parsers })
+    const { rows, affectedRows, fields } = await database.query(sql, params, { rowMode })
     parentPort.postMessage({ id, result: { rows, affectedRows, fields } })
   } catch ({ message, code, detail }) {
     parentPort.postMessage({ id, error: { message, code, detail } })

@@ -15,7 +15,7 @@ export interface SeatWishes {
 const [togetherWeight, againWeight] = [1e8, 1e4]
 const mostMet = 20
 /** Deals that are bettered by swaps; of the small groups of a class the best is found in a few. */
-const deals = 24
+const deals = 10
 
 /**
  * Seats a group in sets of the given sizes, as even as can be: begins with deals in which as few pairs as
