@@ -3,6 +3,7 @@
 import Form from 'react-bootstrap/Form'
 import { groupNames } from '@/core/grouping/pennants'
 import type { Conflict, PlannedVisit, PlanView } from '@/server/plan/plan'
+import { Options } from '../options'
 import { Pennant } from '../pennant'
 import { hundredths, many } from '../words'
 
@@ -71,12 +72,13 @@ function Cell({
           value={visit?.station ?? ''}
           onChange={({ target }) => onPlace(key, target.value === '' ? null : Number(target.value))}
         >
-          <option value="">nowhere</option>
-          {view.stations.map(({ title }, station) => (
-            <option key={station} value={station}>
-              {title}
-            </option>
-          ))}
+          <Options
+            all={[
+              { id: '', title: 'nowhere' },
+              ...view.stations.map(({ title }, station) => ({ id: String(station), title })),
+            ]}
+            chosen={String(visit?.station ?? '')}
+          />
         </Form.Select>
         {visit && (
           <button
@@ -128,11 +130,7 @@ function Visit({
           value={levelId}
           onChange={({ target }) => onLevel(`${slot}:${group}`, target.value)}
         >
-          {levels.map(({ id, title: level }) => (
-            <option key={id} value={id}>
-              {level}
-            </option>
-          ))}
+          <Options all={levels} chosen={levelId} />
         </Form.Select>
       )}
       <div className="tiny muted">

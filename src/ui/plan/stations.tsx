@@ -3,6 +3,7 @@
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Plan, PlanView } from '@/server/plan/plan'
+import { Options } from '../options'
 import { modeInWords } from '../words'
 import { FetchList } from './fetch-list'
 
@@ -38,11 +39,7 @@ export function Stations({
                   value={gameId}
                   onChange={({ target }) => onStation(position, { gameId: target.value })}
                 >
-                  {games.map(({ id, title }) => (
-                    <option key={id} value={id}>
-                      {title}
-                    </option>
-                  ))}
+                  <Options all={games} chosen={gameId} />
                 </Form.Select>
                 <Button
                   variant="quiet"
@@ -70,14 +67,7 @@ export function Stations({
                   value={places ?? ''}
                   onChange={({ target }) => onStation(position, { places: Number(target.value) || null })}
                 >
-                  <option value="">no limit</option>
-                  {[...new Set([2, 3, 4, 5, 6, 7, 8, 10, 12, places ?? 4])]
-                    .sort((a, b) => a - b)
-                    .map((number) => (
-                      <option key={number} value={number}>
-                        {number} places
-                      </option>
-                    ))}
+                  <Options all={placesWith(places)} chosen={String(places ?? '')} />
                 </Form.Select>
               </div>
               <div className="tiny muted">
@@ -101,3 +91,11 @@ export function Stations({
     </aside>
   )
 }
+
+/** Numbers of places to choose from, with the one that stands. */
+const placesWith = (places: number | null) => [
+  { id: '', title: 'no limit' },
+  ...[...new Set([2, 3, 4, 5, 6, 7, 8, 10, 12, places ?? 4])]
+    .sort((a, b) => a - b)
+    .map((number) => ({ id: String(number), title: `${number} places` })),
+]
