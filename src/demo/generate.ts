@@ -3,7 +3,7 @@ import { placedStrands, strandOf } from '@/core/skills'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
 import { gameOf } from '@/core/games'
 import { createClass, classTable, place, saveLinks } from '@/server/classes'
-import { regroup } from '@/core/grouping/curves'
+import { allRegroupings } from '@/core/grouping/curves'
 import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
 import { problemOfRequest } from '@/core/grouping/request'
 import { groupsPage, proposeGroups, saveGroups } from '@/server/groups/groups'
@@ -144,7 +144,7 @@ async function moveSome(viewer: Viewer, classId: string) {
   const ids = children.map(({ id }) => id)
   const { request, present } = regroupingOf(ids, fit, groups, links, adultNear)
   const problem = problemOfRequest(request)
-  const better = worthTheirMoves(problem, present, [...regroup(problem)].at(-1)!).at(-1)!
+  const better = worthTheirMoves(problem, present, allRegroupings(problem, present)).at(-1)!
   if (better.moves.length === 0) return
   await saveGroups(viewer, {
     classId,
@@ -181,7 +181,8 @@ async function liveSession(
     )!
     // An adult sees most at the own station and little where children work alone.
     const seen = mode === 'own' ? 0.12 : 0.4
-    for (const { id: pupilId } of present) {
+    // By name, not as they are seated: partners change nothing of what a child can do.
+    for (const { id: pupilId } of [...present].sort((a, b) => a.name.localeCompare(b.name))) {
       const child = children.get(pupilId)!
       if (child.away?.includes(week) || unit(chance) > seen) continue
       const hidden = hiddenAbility(child, week)

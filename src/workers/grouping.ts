@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import type { z } from 'zod'
-import { fitByNumberOfGroups, movePrices, regroup } from '@/core/grouping/curves'
+import { fitByNumberOfGroups, regroup } from '@/core/grouping/curves'
 import { propose, type Proposal } from '@/core/grouping/propose'
 import { worthTheirMoves, type Regrouping } from '@/core/grouping/regrouping'
 import { groupingRequestSchema, problemOfRequest } from '@/core/grouping/request'
@@ -50,10 +50,10 @@ const worker = {
   ): Worked<Regrouping[]> =>
     worked(() => {
       const problem = problemOfRequest(groupingRequestSchema.parse(request))
-      const run = regroup(problem)
+      const run = regroup(problem, present)
       let step = run.next()
-      for (let prices = 1; !step.done; prices++) {
-        onFound(worthTheirMoves(problem, present, step.value), prices / movePrices.length)
+      while (!step.done) {
+        onFound(worthTheirMoves(problem, present, step.value.found), step.value.done)
         step = run.next()
       }
       return worthTheirMoves(problem, present, step.value)

@@ -1,3 +1,4 @@
+import { fewMoves, type PresentGroup } from './few-moves'
 import { makeGroups } from './group'
 import type { Grouping, GroupingProblem } from './problem'
 
@@ -25,22 +26,46 @@ export function fitByNumberOfGroups(
 }
 
 /** Prices on a move, from dear to cheap: the dearer, the fewer moves. */
-export const movePrices = [2, 1, 0.5, 0.25, 0.1, 0.04]
+const movePrices = [2, 1, 0.5, 0.25, 0.1, 0.04]
+
+/** Moves that are tried out one by one. */
+const fewest = 6
+
+/** Regroupings found so far and how much of the search is done. */
+export interface RegroupingSearch {
+  found: Grouping[]
+  done: number
+}
 
 /**
- * Regroupings from the present groups with fewer and fewer moves, from a price on each move that
- * rises: every one is the best found for its price, so no other does better with as few moves. Yields
- * after every price, so that a worker can tell how far it is and be stopped.
+ * Regroupings from the present groups: the best of a few moves, tried out move by move, then those for a
+ * price on each move that falls, every one the best found for its price, so that none does better with as few
+ * moves. Yields now and then, so that a worker can tell how far it is and be stopped.
+ * @throws {ContradictoryLimits}
  */
-export function* regroup(problem: GroupingProblem): Generator<Grouping[], Grouping[]> {
-  const found = new Map<number, Grouping>()
-  const inOrder = () => [...found.values()].sort((a, b) => a.moved.length - b.moved.length)
+export function* regroup(
+  problem: GroupingProblem,
+  present: readonly PresentGroup[],
+): Generator<RegroupingSearch, Grouping[]> {
+  const all: Grouping[] = []
+  const steps = fewest + movePrices.length
+  let done = 0
+  for (const few of fewMoves(problem, present, fewest)) {
+    all.push(...few)
+    yield { found: all, done: ++done / steps }
+  }
   for (const moveCost of movePrices) {
     const made = makeGroups({ ...problem, limits: { ...problem.limits, moveCost, milliseconds: 120 } })
-    const known = found.get(made.moved.length)
-    if (!known || made.cost - moveCost * made.moved.length < known.cost)
-      found.set(made.moved.length, { ...made, cost: made.cost - moveCost * made.moved.length })
-    yield inOrder()
+    all.push({ ...made, cost: made.cost - moveCost * made.moved.length })
+    yield { found: all, done: ++done / steps }
   }
-  return inOrder()
+  return all
+}
+
+/** All of {@link regroup} at once. */
+export function allRegroupings(problem: GroupingProblem, present: readonly PresentGroup[]): Grouping[] {
+  const search = regroup(problem, present)
+  let step = search.next()
+  while (!step.done) step = search.next()
+  return step.value
 }

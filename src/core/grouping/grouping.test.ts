@@ -1,7 +1,7 @@
 import { seededChance } from '../chance/chance'
-import { fitByNumberOfGroups, regroup } from './curves'
+import { allRegroupings, fitByNumberOfGroups } from './curves'
 import { fitCost, inBand } from './fit-cost'
-import { makeGroups, problemOf } from './group'
+import { makeGroups, presentGrouping, problemOf } from './group'
 import { matchGroups } from './identity'
 import { fittingAtOneLevel, type Grouping, type GroupingProblem } from './problem'
 import { optimum, randomClass } from './testing/integer-model'
@@ -162,9 +162,21 @@ test('the curves: more groups and more moves, each no worse than one level and n
   expect(byNumber.map(({ groups }) => groups)).toEqual([1, 2, 3, 4])
   expect(byNumber[0].fitting).toBeLessThanOrEqual(fittingAtOneLevel(problem).fitting)
   const current = Object.fromEntries(problem.children.map((id, i) => [id, i % 3]))
-  const moves = [...regroup({ ...problem, limits: { ...problem.limits, current } })].at(-1)!
-  const counts = moves.map(({ moved }) => moved.length)
-  expect(counts).toEqual([...counts].sort((a, b) => a - b))
-  const costs = moves.map(({ cost }) => cost)
-  expect(costs).toEqual([...costs].sort((a, b) => b - a))
+  const present = [0, 1, 2].map((g) => ({
+    level: 0,
+    children: problem.children.flatMap((_, i) => (i % 3 === g ? [i] : [])),
+  }))
+  const limited = { ...problem, limits: { ...problem.limits, current } }
+  const moves = allRegroupings(limited, present)
+  const counts = new Set(moves.map(({ moved }) => moved.length))
+  for (const count of [1, 2, 3, 4, 5, 6]) expect(counts).toContain(count)
+  const least = Math.min(...moves.map(({ cost }) => cost))
+  expect(least).toBeLessThan(
+    presentGrouping(
+      limited,
+      present.map(({ children }) => children),
+      [0, 0, 0],
+    ).cost,
+  )
+  expect(least).toBeGreaterThanOrEqual(makeGroups(problem).lowerBound - 1e-9)
 })

@@ -43,9 +43,10 @@ export function regroupingOf(
 }
 
 /**
- * The groups as they stand, then those regroupings that are worth their moves.
+ * The groups as they stand, then those regroupings that are worth their moves: no child less in its zone and in
+ * all no further from it than with fewer moves, and either more in their zone or clearly nearer to it.
  * @param present children of each group and its level
- * @param found by {@link regroup}, fewest moves first
+ * @param found by {@link regroup}, in any order
  */
 export function worthTheirMoves(
   problem: GroupingProblem,
@@ -57,29 +58,38 @@ export function worthTheirMoves(
     present.map(({ children }) => children),
     present.map(({ level }) => level),
   )
-  return [now, ...found]
-    .filter((made, i, all) => i === 0 || isBetter(made, all.slice(0, i)))
-    .map(({ fitting, cost, groups, moved }) => ({
-      fitting,
-      cost,
-      groups,
-      moves: moved.map((child) => {
-        const from = present.findIndex(({ children }) => children.includes(child))
-        const to = groups.findIndex(({ children }) => children.includes(child))
-        return {
-          child,
-          from,
-          to,
-          here: problem.success[child][present[from].level],
-          there: problem.success[child][groups[to].level],
-        }
-      }),
-    }))
+  const worth = [now]
+  const counts = [...new Set(found.map(({ moved }) => moved.length))].sort((a, b) => a - b)
+  for (const count of counts) {
+    const better = found.filter(({ moved }) => moved.length === count).filter(isBetterThan(worth.at(-1)!))
+    if (better.length > 0) worth.push(better.reduce((best, made) => (isFirst(made, best) ? made : best)))
+  }
+  return worth.map(({ fitting, cost, groups, moved }) => ({
+    fitting,
+    cost,
+    groups,
+    moves: moved.map((child) => {
+      const from = present.findIndex(({ children }) => children.includes(child))
+      const to = groups.findIndex(({ children }) => children.includes(child))
+      return {
+        child,
+        from,
+        to,
+        here: problem.success[child][present[from].level],
+        there: problem.success[child][groups[to].level],
+      }
+    }),
+  }))
 }
 
-/** Worth showing: more children in their zone than with fewer moves, or clearly nearer to it. */
-function isBetter(made: Grouping, fewerMoves: readonly Grouping[]): boolean {
-  const most = Math.max(...fewerMoves.map(({ fitting }) => fitting))
-  const least = Math.min(...fewerMoves.map(({ cost }) => cost))
-  return made.fitting > most || (made.fitting === most && made.cost < 0.8 * least)
-}
+/** The share of the distance from the zone that has to go for moves that bring nobody more into it. */
+const clearly = 0.2
+
+const isBetterThan =
+  (last: Grouping) =>
+  ({ fitting, cost }: Grouping): boolean =>
+    cost <= last.cost + 1e-9 &&
+    (fitting > last.fitting || (fitting === last.fitting && cost < (1 - clearly) * last.cost - 1e-9))
+
+const isFirst = (a: Grouping, b: Grouping) =>
+  a.fitting > b.fitting || (a.fitting === b.fitting && a.cost < b.cost)

@@ -1,5 +1,5 @@
 import { classTable, place, saveLinks } from '../classes'
-import { regroup } from '@/core/grouping/curves'
+import { allRegroupings } from '@/core/grouping/curves'
 import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
 import { problemOfRequest } from '@/core/grouping/request'
 import { groupsPage, proposeGroups, saveGroups } from './groups'
@@ -66,7 +66,7 @@ test('regrouping: the fewest moves that help, accepted as a new version', async 
   const ids = page.children.map(({ id }) => id)
   const { request, present } = regroupingOf(ids, page.fit, page.groups, page.links, page.adultNear)
   const problem = problemOfRequest(request)
-  const best = worthTheirMoves(problem, present, [...regroup(problem)].at(-1)!).at(-1)!
+  const best = worthTheirMoves(problem, present, allRegroupings(problem, present)).at(-1)!
   expect(best.moves.map(({ child }) => ids[child]).sort()).toEqual(
     [groups[0].pupils[0], groups[1].pupils[0]].sort(),
   )

@@ -196,6 +196,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               children={ids}
               pennants={pennants}
               names={names}
+              levels={table.fit.levels.map(({ title }) => title)}
               busy={busy || worker.busy}
               onAccept={({ groups }) =>
                 keep(

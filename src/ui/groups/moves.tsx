@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button'
 import { groupNames } from '@/core/grouping/pennants'
 import type { Regrouping } from '@/core/grouping/regrouping'
 import { CountCurve } from '../charts/count-curve'
-import { capital, hundredths, lower } from '../words'
+import { capital, hundredths, lower, many } from '../words'
 
 function finding({ moves }: Regrouping, more: number): string {
   if (moves.length === 0)
@@ -20,6 +20,7 @@ export function Moves({
   children,
   pennants,
   names,
+  levels,
   busy,
   onAccept,
 }: {
@@ -28,6 +29,8 @@ export function Moves({
   children: readonly string[]
   pennants: readonly number[]
   names: Map<string, string>
+  /** Titles of the game's levels. */
+  levels: readonly string[]
   busy: boolean
   onAccept: (made: Regrouping) => void
 }) {
@@ -37,15 +40,18 @@ export function Moves({
   if (!made)
     return (
       <section>
-        <h2 className="section">The groups fit as well as moves could make them</h2>
-        <p className="muted small">No move brings another child into the zone.</p>
+        <h2 className="section">Nobody needs to move</h2>
+        <p className="muted small">No regrouping was found that brings more children into their zone.</p>
       </section>
     )
   const count = made.moves.length
   return (
     <section>
       <CountCurve
-        points={regroupings.map(({ moves, fitting }) => ({ at: moves.length, fitting }))}
+        // Of two without a move, those that stand and other levels, the better.
+        points={regroupings
+          .filter(({ moves }, i) => moves.length !== regroupings[i + 1]?.moves.length)
+          .map(({ moves, fitting }) => ({ at: moves.length, fitting }))}
         mark={count}
         of={regroupings[0].groups.reduce((sum, group) => sum + group.children.length, 0)}
         by="number of moves"
@@ -62,7 +68,7 @@ export function Moves({
               aria-pressed={index === chosen}
               onClick={() => setChosen(index)}
             >
-              {moves.length}
+              {moves.length === 0 ? 'Levels only' : many(moves.length, 'move')}
             </Button>
           ))}
         </div>
@@ -76,6 +82,17 @@ export function Moves({
             </span>
           </li>
         ))}
+        {made.groups.flatMap(({ level }, g) =>
+          level === now.groups[g].level
+            ? []
+            : [
+                <li key={`level ${g}`}>
+                  <span className="grow">
+                    <strong>{groupNames[pennants[g]]}</strong> then plays {levels[level]}.
+                  </span>
+                </li>,
+              ],
+        )}
       </ul>
       <Button disabled={busy} onClick={() => onAccept(made)}>
         {busy ? 'Saving …' : 'Accept'}
