@@ -321,6 +321,8 @@ export const visit = pgTable(
     /** Position of the group in the session's grouping. */
     group: smallint().notNull(),
     levelId: text().notNull(),
+    /** Chosen by the teacher; else it is the level that fitted when the plan was kept. */
+    levelChosen: boolean().notNull().default(false),
     /** Children by the set they play in; empty: kept before there were partners. */
     seats: jsonb().$type<string[][]>().notNull().default([]),
     /** Levels of children who play at another than the group's: own ranges in the same game. */

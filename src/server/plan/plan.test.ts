@@ -1,4 +1,4 @@
-import { games } from '@/core/games'
+import { gameOf, games } from '@/core/games'
 import { fewestAgain, pairsAgain } from '@/core/planning/seating/partners'
 import { stepOf } from '@/core/skills'
 import { classTable, place } from '../classes'
@@ -212,4 +212,72 @@ test('partners change from slot to slot and from session to session; a session o
   // Played today: nothing has to be shown first, and the teacher’s table was today.
   expect(second!.showFirst).toEqual([])
   expect(second!.groups.some(({ sinceTeacher }) => sinceTeacher === 0)).toBe(true)
+})
+
+test('a kept plan goes on: levels follow what is believed now, but for those the teacher chose', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const cell = view!.visits.find(({ slot, group }) => slot === 0 && group === 0)!
+  const { gameId } = view!.stations[cell.station]
+  const hardest = view!.stations[cell.station].levels.at(-1)!.id
+  const sessionId = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId, plan: { ...view!.plan, chosen: { '0:0': hardest } } })
+  expect((await planPage(viewer, { classId })).since).toBeNull()
+
+  // Everybody is placed at the first step: easier levels fit now.
+  const { rows } = await classTable(viewer, { classId })
+  const strands = ['add', 'count', 'numerals'] as const
+  await place(viewer, {
+    classId,
+    placements: rows.flatMap(({ id }) =>
+      strands.map((strand) => ({ pupilId: id, strand, step: 0, sureness: 'sure' as const })),
+    ),
+  })
+  const { view: now, since } = await planPage(viewer, { classId })
+  expect(since).toBe('levels')
+  const levelAt = (slot: number, group: number, shown = now!) =>
+    shown.visits.find((visit) => visit.slot === slot && visit.group === group)!
+  expect(levelAt(0, 0)).toMatchObject({ levelId: hardest, chosen: true })
+  const easier = view!.visits.filter(({ slot, group, levelId }) => levelAt(slot, group).levelId !== levelId)
+  expect(easier.length).toBeGreaterThan(0)
+  for (const { slot, group } of easier) expect(levelAt(slot, group).chosen).toBe(slot === 0 && group === 0)
+  // What is run is what was kept, until it is kept again.
+  const titles = (await runPage(viewer, { classId }))!.visits.map(({ level }) => level)
+  expect(titles).toContain(gameOf(gameId).levels.at(-1)!.title)
+  const again = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId: again, plan: now!.plan, replaces: sessionId })
+  const kept = await planPage(viewer, { classId })
+  expect(kept.since).toBeNull()
+  expect(kept.view!.visits.map(({ levelId }) => levelId)).toEqual(now!.visits.map(({ levelId }) => levelId))
+})
+
+test('a kept plan goes on with the newest groups; a session under way stays with its own', async () => {
+  const classId = await newClass()
+  const groups = await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const sessionId = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  const [one, other] = groups
+  await saveGroups(viewer, {
+    classId,
+    groupingId: crypto.randomUUID(),
+    gameId: 'landfall',
+    groups: [
+      { ...one, pupils: one.pupils.slice(1) },
+      { ...other, pupils: [...other.pupils, one.pupils[0]] },
+    ],
+  })
+  const planned = await planPage(viewer, { classId })
+  expect(planned.since).toBe('groups')
+  expect(planned.view!.groups.map(({ children }) => children.length)).toEqual([
+    one.pupils.length - 1,
+    other.pupils.length + 1,
+  ])
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  const running = await planPage(viewer, { classId })
+  expect(running.since).toBeNull()
+  expect(running.view!.groups.map(({ children }) => children.length)).toEqual(
+    groups.map(({ pupils }) => pupils.length),
+  )
 })

@@ -12,7 +12,7 @@ import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { changingClass, readingClass, Refused } from '../use-case'
 import { latelyDays, pastOf, playedIn } from './past'
-import { firstPlan, planOf, planSchema, type Plan } from './schema'
+import { firstPlan, planSchema, planToGoOn, type Plan } from './schema'
 import { partnersPast, seaterFrom } from './seating'
 import { workOut, type PlanContext, type PlanView } from './work-out'
 
@@ -29,6 +29,8 @@ export interface PlanPage {
   games: { id: string; title: string }[]
   /** True if the view holds a station more than what is stored. */
   added: boolean
+  /** What has changed since the session was kept, so that it would be kept otherwise now. */
+  since: 'groups' | 'levels' | null
 }
 
 /** What any plan of a class is worked out from: children, shelf, and what was played so far. */
@@ -62,26 +64,34 @@ export const planPage = readingClass(
       groupingOf(scope),
       readClass(scope),
     ])
-    const ofSession = session && session.groupingId !== newest?.id
-    const grouping = ofSession ? await groupingOf(scope, session.groupingId) : newest
-    if (!grouping) return { view: null, session: null, today, games: [], added: false }
-    const stored = session ? planOf(session) : firstPlan(today, grouping.groups.length)
-    const added =
-      add !== undefined &&
-      session?.state !== 'running' &&
-      stored.stations.every(({ gameId }) => gameId !== add)
+    const others = session && session.groupingId !== newest?.id
+    // What runs stays with its groups; what is still planned goes on with the newest.
+    const running = session?.state === 'running'
+    const grouping = others && running ? await groupingOf(scope, session.groupingId) : newest
+    if (!grouping) return { view: null, session: null, today, games: [], added: false, since: null }
+    const stored = session ? planToGoOn(session) : firstPlan(today, grouping.groups.length)
+    const added = add !== undefined && !running && stored.stations.every(({ gameId }) => gameId !== add)
     const plan: Plan = added
       ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own', places: null }] }
       : stored
+    const view = workOut(plan, contextOf(grouping, plan.day))
     return {
-      view: workOut(plan, contextOf(grouping, plan.day)),
+      view,
       session: session && { id: session.id, state: session.state },
       today,
       games: games.map(({ id, title }) => ({ id, title })),
       added,
+      since: session && !running ? (others ? 'groups' : levelsMoved(session, view) ? 'levels' : null) : null,
     }
   },
 )
+
+/** True if some level that fits is another than the session was kept with. */
+const levelsMoved = (session: StoredSession, { visits }: PlanView) =>
+  visits.some((visit) => {
+    const kept = session.visits.find(({ slot, group }) => slot === visit.slot && group === visit.group)
+    return kept !== undefined && kept.station === visit.station && kept.levelId !== visit.levelId
+  })
 
 /** What a changed plan comes to; writes nothing. */
 export const previewPlan = readingClass(
@@ -141,12 +151,13 @@ export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId,
     pausedAt: null,
     extraMinutes: 0,
     stations: plan.stations.map((station, position) => ({ ...station, position })),
-    visits: visits.map(({ slot, station, group, levelId, ownLevels, seats, pinned }) => ({
+    visits: visits.map(({ slot, station, group, levelId, chosen, ownLevels, seats, pinned }) => ({
       id: crypto.randomUUID(),
       slot,
       station,
       group,
       levelId,
+      levelChosen: chosen,
       ownLevels,
       seats,
       pinned,

@@ -79,7 +79,7 @@ export function firstPlan(today: Day, groups: number): Plan {
   }
 }
 
-/** The plan a stored session was made from. */
+/** The plan a session was kept with, every level as it was kept. */
 export function planOf(session: StoredSession): Plan {
   const { day, startsAt, slots, slotMinutes, around, adults, stations, visits } = session
   const cells = visits.map(({ slot, group, ...visit }) => ({ ...visit, key: cellKey(slot, group) }))
@@ -94,5 +94,15 @@ export function planOf(session: StoredSession): Plan {
     placed: Object.fromEntries(cells.map(({ key, station }) => [key, station])),
     pinned: cells.filter(({ pinned }) => pinned).map(({ key }) => key),
     chosen: Object.fromEntries(cells.map(({ key, levelId }) => [key, levelId])),
+  }
+}
+
+/** The same to go on planning: levels follow what is believed of the children now, but for those the teacher chose. */
+export function planToGoOn(session: StoredSession): Plan {
+  const plan = planOf(session)
+  const chosen = session.visits.filter(({ levelChosen }) => levelChosen)
+  return {
+    ...plan,
+    chosen: Object.fromEntries(chosen.map(({ slot, group, levelId }) => [cellKey(slot, group), levelId])),
   }
 }

@@ -24,6 +24,8 @@ interface Props {
   games: { id: string; title: string }[]
   /** A game was put in the plan on the way here: not saved yet. */
   added: boolean
+  /** What has changed since the plan was kept. */
+  since: 'groups' | 'levels' | null
   preview: Action<typeof previewPlan>
   save: Action<typeof savePlan>
   count: Action<typeof countOnShelf>
@@ -37,13 +39,14 @@ export function PlanEditor({
   today,
   games,
   added,
+  since,
   preview,
   save,
   count,
 }: Props) {
   const router = useRouter()
   const [view, setView] = useState(first)
-  const [changed, setChanged] = useState(session === null || added)
+  const [changed, setChanged] = useState(session === null || added || since !== null)
   const { problems, busy, save: run, setProblems } = useSaving()
   const { plan } = view
   // An answer that comes late is about the plan as it is by then.
@@ -110,6 +113,7 @@ export function PlanEditor({
             {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} to {view.times.ends} ·{' '}
             {capital(plan.slots).toLowerCase()} {plan.slots === 1 ? 'slot' : 'slots'} of {plan.slotMinutes}{' '}
             minutes
+            {since && <strong>{sinceWords[since]}</strong>}
           </p>
         </div>
         {filling.busy ? (
@@ -183,4 +187,9 @@ export function PlanEditor({
       </div>
     </>
   )
+}
+
+const sinceWords = {
+  groups: ' · now with the new groups; Ready keeps it',
+  levels: ' · levels follow what was seen since; Ready keeps them',
 }

@@ -35,6 +35,7 @@ export default async function Plan({ params, searchParams }: Props) {
       today={page.today}
       games={page.games}
       added={page.added}
+      since={page.since}
       preview={previewAction}
       save={savePlanAction}
       count={countOnShelfAction}

@@ -1,0 +1,1 @@
+ALTER TABLE "visit" ADD COLUMN "level_chosen" boolean DEFAULT false NOT NULL;
