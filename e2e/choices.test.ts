@@ -158,6 +158,20 @@ test('plan: a group moved by hand stays; a gap is filled by the planner and says
   await person.sees(/Slot 1 of 4/)
 })
 
+test('a plan that was kept goes on with new groups, says so, and is kept again', async () => {
+  await person.goTo(`${base}/groups`)
+  await person.choose('Groups of', 'similar level')
+  await person.press('Save as new version')
+  await person.find('//p[contains(.,"version 3")]')
+  await person.press('To the plan')
+  await person.find('//strong[contains(.,"now with the new groups")]')
+  await clean()
+  await person.press('Ready')
+  await person.sees(/Slot 1 of 4/)
+  await person.goTo(`${base}/plan`)
+  await person.button('To the session')
+})
+
 test('partners: the plan says who plays with whom; on the run board who is left alone is told whom to join', async () => {
   await person.goTo(`${base}/plan`)
   await person.sees(/stations/)
