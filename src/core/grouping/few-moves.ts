@@ -1,5 +1,5 @@
 import { inBand } from './fit-cost'
-import { cheapestLevel, type Grouping, type GroupingProblem } from './problem'
+import { cheapestLevel, childrenFitting, costAt, type Grouping, type GroupingProblem } from './problem'
 import { unitsOf, type Units } from './units'
 
 /** A group as it stands: its level, and its children by index. */
@@ -107,7 +107,9 @@ class Classes {
     const at = present.map(({ level }, g) => g * levels + level)
     return {
       group: this.home.slice(),
-      size: Int8Array.from(present, ({ children }) => children.length),
+      size: Int8Array.from(present, (_, g) =>
+        units.members.reduce((sum, { length }, unit) => sum + (this.home[unit] === g ? length : 0), 0),
+      ),
       costs,
       fits,
       cost: at.reduce((sum, i) => sum + costs[i], 0),
@@ -179,7 +181,7 @@ class Classes {
     )
   }
 
-  told({ group, cost, fitting }: Step): Grouping {
+  told({ group }: Step): Grouping {
     const { present, units, problem } = this
     const groups = present.map(({ level, children: before }, g) => {
       const children = units.members
@@ -188,8 +190,16 @@ class Classes {
       const same = children.length === before.length && children.every((child) => before.includes(child))
       return { level: same ? level : cheapestLevel(problem, children).level, children }
     })
-    const moved = units.members.flatMap((members, unit) => (group[unit] === this.home[unit] ? [] : members))
-    return { groups, cost, lowerBound: 0, fitting, moved: moved.sort((a, b) => a - b) }
+    return {
+      groups,
+      cost: groups.reduce((sum, { level, children }) => sum + costAt(problem, children, level), 0),
+      lowerBound: 0,
+      fitting: childrenFitting(problem, groups),
+      // Child by child: who is to be kept together may stand in two groups at present.
+      moved: groups
+        .flatMap(({ children }, g) => children.filter((child) => !present[g].children.includes(child)))
+        .sort((a, b) => a - b),
+    }
   }
 
   private isOff(children: number, by: number): boolean {

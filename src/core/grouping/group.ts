@@ -6,6 +6,7 @@ import {
   bandSchema,
   cheapestLevel,
   childrenFitting,
+  costAt,
   groupingProblem,
   limitsSchema,
   type Grouping,
@@ -68,10 +69,7 @@ export function presentGrouping(
     level: levels[g] ?? cheapestLevel(problem, children).level,
     children,
   }))
-  const cost = made.reduce(
-    (sum, { level, children }) => sum + children.reduce((s, child) => s + problem.cost[child][level], 0),
-    0,
-  )
+  const cost = made.reduce((sum, { level, children }) => sum + costAt(problem, children, level), 0)
   return {
     groups: made,
     cost,

@@ -87,11 +87,15 @@ export function childrenFitting({ success, band }: GroupingProblem, groups: Grou
   )
 }
 
+/** What it costs by fit that children play at a level. */
+export const costAt = ({ cost }: GroupingProblem, children: readonly number[], level: number) =>
+  children.reduce((sum, child) => sum + cost[child][level], 0)
+
 /** The level that costs a set of children least; of equal ones the easier. */
-export function cheapestLevel({ cost, levels }: GroupingProblem, children: readonly number[]) {
+export function cheapestLevel(problem: GroupingProblem, children: readonly number[]) {
   let best = { level: 0, cost: Infinity }
-  for (let level = 0; level < levels.length; level++) {
-    const total = children.reduce((sum, child) => sum + cost[child][level], 0)
+  for (let level = 0; level < problem.levels.length; level++) {
+    const total = costAt(problem, children, level)
     if (total < best.cost - 1e-12) best = { level, cost: total }
   }
   return best
