@@ -209,6 +209,12 @@ test('partners change from slot to slot and from session to session; a session o
     expect(after.partnersAgain).toEqual(pairsAgain(before.seats, after.seats))
     expect(after.partnersAgain).toHaveLength(fewestAgain(sizes, after.seats.length))
   }
+  // All was played today; what the teacher pins may come again, and is not told.
+  const soon = ({ conflicts }: NonNullable<typeof second>) =>
+    conflicts.filter(({ kind, group, slot }) => kind === 'game-again' && group === 0 && slot === 0).length
+  expect(soon(second!)).toBe(1)
+  const pinned = await previewPlan(viewer, { classId, plan: { ...second!.plan, pinned: ['0:0'] } })
+  expect(soon(pinned)).toBe(0)
   // Played today: nothing has to be shown first, and the teacher’s table was today.
   expect(second!.showFirst).toEqual([])
   expect(second!.groups.some(({ sinceTeacher }) => sinceTeacher === 0)).toBe(true)

@@ -33,6 +33,7 @@ export function plannerInput(
   groups: readonly { children: number; past: GroupPast; lastSets: string[][]; together: string[][] }[],
   stays: readonly Stay[],
   inventory: Inventory,
+  pinned: readonly { slot: number; group: number; station: number }[] = [],
 ): PlannerInput {
   const onOffer = [...new Set(stations.map(({ gameId }) => gameId))] as GameId[]
   return {
@@ -56,6 +57,12 @@ export function plannerInput(
       level: levelId,
       success: { [group]: success },
       finish,
+    })),
+    pins: pinned.map(({ slot, group, station }) => ({
+      session: 0,
+      slot,
+      group: `${group}`,
+      station: `${station}`,
     })),
     tries: 20_000,
   }

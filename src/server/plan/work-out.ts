@@ -248,7 +248,18 @@ function ruledBy(
   return {
     pasts,
     planner: plannerInput(plan, counted, fitting, inventory),
-    ...holdAgainstRules(plan, plannerInput(plan, counted, stays, inventory), stays, taken),
+    ...holdAgainstRules(
+      plan,
+      plannerInput(
+        plan,
+        counted,
+        stays,
+        inventory,
+        visits.filter(({ pinned }) => pinned),
+      ),
+      stays,
+      taken,
+    ),
   }
 }
 

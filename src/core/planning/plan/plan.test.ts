@@ -222,6 +222,21 @@ test('what is pinned stays; what is pinned to where nothing is offered is told',
   expect(nowhere).toEqual([{ session: 0, slot: 0, group: 'g0', nothingOffered: true, rules: {} }])
 })
 
+test('a game comes again within the cool-down only where it is pinned, and then it costs nothing', () => {
+  const groups = ['g0', 'g1'].map((id) => ({
+    id,
+    children: 4,
+    known: games.map((game) => game.id),
+    lastPlayed: { landfall: 2, 'tower-bay': 9 },
+  }))
+  const again = (pins: object[]) =>
+    makePlan(square(2, { groups, pins })).costs.filter(({ rule }) => rule === 'game-again')
+  // Landfall was played two school days ago; with as many stations as slots both groups meet it once.
+  expect(again([])).toHaveLength(2)
+  const pin = { session: 0, slot: 0, group: 'g0', station: 's0' }
+  expect(again([pin])).toMatchObject([{ group: 'g1' }])
+})
+
 test('a group plays on its own only what it was shown, or meets near an adult before', () => {
   const plan = makePlan(
     square(2, {

@@ -146,6 +146,8 @@ export interface PlanProblem {
   stock: readonly number[]
   /** [session · slot][group] offers that may be taken there, as pins leave them. */
   open: readonly (readonly (readonly number[])[])[]
+  /** [session · slot][group] true where the teacher pinned the group. */
+  pinned: readonly (readonly boolean[])[]
 }
 
 /** A chance of finishing under this costs. */
@@ -196,12 +198,13 @@ export function planProblem(input: PlanInput): PlanProblem {
     }
   })
   const all = offers.map((_, offer) => offer)
-  const open = Array.from({ length: input.sessions * input.slots }, (_, time) =>
+  const times = Array.from({ length: input.sessions * input.slots }, (_, time) => time)
+  const pinOf = (time: number, group: string) =>
+    input.pins.find((one) => one.session * input.slots + one.slot === time && one.group === group)
+  const open = times.map((time) =>
     input.groups.map((group, g) => {
       const playable = all.filter((offer) => offers[offer].cost[g] < Infinity)
-      const pin = input.pins.find(
-        (one) => one.session * input.slots + one.slot === time && one.group === group.id,
-      )
+      const pin = pinOf(time, group.id)
       return pin
         ? playable.filter(
             (offer) =>
@@ -211,5 +214,6 @@ export function planProblem(input: PlanInput): PlanProblem {
         : playable
     }),
   )
-  return { input, offers, stock: items.map((item) => input.inventory[item]), open }
+  const pinned = times.map((time) => input.groups.map(({ id: group }) => pinOf(time, group) !== undefined))
+  return { input, offers, stock: items.map((item) => input.inventory[item]), open, pinned }
 }

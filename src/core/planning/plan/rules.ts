@@ -109,7 +109,7 @@ export function slotCost({ input, offers }: PlanProblem, visits: Visits, time: n
 
 /** What the visits of one group cost. */
 export function groupCost(
-  { input, offers }: PlanProblem,
+  { input, offers, pinned }: PlanProblem,
   visits: Visits,
   group: number,
   bill?: Bill,
@@ -141,7 +141,9 @@ export function groupCost(
       been.add(station)
       const day = session * daysBetween
       const last = lastDay.get(game)
-      if (last !== undefined && day - last < coolDown) add('game-again', softCosts.gameAgain, time)
+      // What the teacher pinned may come again soon: that was a choice.
+      if (last !== undefined && day - last < coolDown && !pinned[time][group])
+        add('game-again', softCosts.gameAgain, time)
       lastDay.set(game, day)
       // In one set all are partners: nobody was chosen, and it counts neither now nor for what follows.
       if (sets[group].length > 1 && groups[group].together.length === 0) {
