@@ -1,4 +1,5 @@
-import { fewMoves, type PresentGroup } from './few-moves'
+import { fewMoves } from './few-moves'
+import type { PresentGroup } from './moved-classes'
 import { makeGroups } from './group'
 import type { Grouping, GroupingProblem } from './problem'
 

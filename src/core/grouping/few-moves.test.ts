@@ -1,5 +1,6 @@
 import { seededChance, unit } from '../chance/chance'
-import { fewMoves, type PresentGroup } from './few-moves'
+import { fewMoves } from './few-moves'
+import type { PresentGroup } from './moved-classes'
 import { groupingProblem, limitsSchema, type Grouping, type GroupingProblem } from './problem'
 
 const inBand = (p: number) => p >= 0.7 && p <= 0.9

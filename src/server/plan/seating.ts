@@ -5,6 +5,7 @@ import { seatVisits } from '@/core/planning/seating/seat'
 import type { HeldSession } from '@/data/queries/held'
 import type { StoredSession } from '@/data/queries/sessions'
 import type { PlannedGroup } from './levels'
+import type { PlannedVisit, UnseatedVisit } from './visits'
 
 /** Who has played with whom in the weeks before, and who sat with whom last. */
 export interface PartnersPast {
@@ -96,4 +97,21 @@ export function storedSeats(session: StoredSession, mode: GroupingMode): Seater 
       ? stored.map((seats) => ({ seats, again: [] }))
       : anew(group, position, visits)
   }
+}
+
+/** Says who plays with whom, group by group through the session. */
+export function seated(
+  groups: readonly PlannedGroup[],
+  visits: readonly UnseatedVisit[],
+  seater: Seater,
+): PlannedVisit[] {
+  const seats = groups.map((group, g) => {
+    const own = visits.filter((visit) => visit.group === g)
+    const found = seater(group, g, own)
+    return new Map(own.map(({ slot }, i) => [slot, found[i]]))
+  })
+  return visits.map((visit) => {
+    const { seats: sets, again } = seats[visit.group].get(visit.slot)!
+    return { ...visit, seats: sets, partnersAgain: again }
+  })
 }
