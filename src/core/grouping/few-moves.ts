@@ -7,7 +7,7 @@ const kept = 60
 /**
  * Groupings within 1, 2, 3 … moves of the present one: after each number of moves those that cost least, and those
  * with most children in their zone that cost no more than the present one, from which the next move is tried (a beam
- * search; Lowerre 1976). A group that changes takes the cheapest level, any other keeps its own. On the way a group may be
+ * search; Lowerre 1976, The HARPY speech recognition system). A group that changes takes the cheapest level, any other keeps its own. On the way a group may be
  * too small or too large by one, so that children can change places; no other limit is ever broken, and no such
  * class is told.
  * @param present in order of group number

@@ -43,7 +43,7 @@ export function regroupingOf(
 }
 
 /**
- * The groups as they stand, then those regroupings that are worth their moves: no child less in its zone and in
+ * The groups as they stand, then those regroupings that are worth their moves: as many children in their zone and in
  * all no further from it than with fewer moves, and either more in their zone or clearly nearer to it.
  * @param present children of each group and its level
  * @param found by {@link regroup}, in any order

@@ -34,6 +34,8 @@ export interface PlanView {
     needs: Need[]
   }[]
   visits: PlannedVisit[]
+  /** Children play in pairs that stay, as the groups were made. */
+  pairsStay: boolean
   /** Which adult is at which station; 0 is the teacher. */
   adults: AdultPlace[]
   conflicts: Conflict[]
@@ -96,6 +98,7 @@ export function workOut(given: Plan, { grouping, children, seater, room }: PlanC
       }
     }),
     visits,
+    pairsStay: grouping.mode === 'pairs',
     adults: adultsIn(plan, visits),
     conflicts: [...conflictsOf(plan, visits, places), ...(ruled?.conflicts ?? [])],
     gaps: ruled?.gaps ?? [],

@@ -40,8 +40,10 @@ export function Moves({
   if (!made)
     return (
       <section>
-        <h2 className="section">Nobody needs to move</h2>
-        <p className="muted small">No regrouping was found that brings more children into their zone.</p>
+        <h2 className="section">No better regrouping found</h2>
+        <p className="muted small">
+          None that was tried brings more children into their zone or the class clearly nearer to it.
+        </p>
       </section>
     )
   const count = made.moves.length

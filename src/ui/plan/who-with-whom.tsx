@@ -2,16 +2,19 @@ import { groupNames } from '@/core/grouping/pennants'
 import type { PlanView } from '@/server/plan/plan'
 import { Pennant } from '../pennant'
 
-const namesIn = ({ groups }: PlanView) =>
+type PartnersView = Pick<PlanView, 'groups' | 'visits' | 'pairsStay'>
+
+const namesIn = ({ groups }: Pick<PlanView, 'groups'>) =>
   new Map(groups.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)))
 
-/** Who has to play with the same partner twice running, or that nobody has. */
-export function partnersInWords(view: PlanView): string {
+/** Who has to play with the same partner twice running, that nobody has, or that pairs stay. */
+export function partnersInWords(view: PartnersView): string {
+  if (view.pairsStay) return 'Pairs within reach stay together.'
   const names = namesIn(view)
   const again = view.visits.flatMap(({ slot, partnersAgain }) =>
     partnersAgain.map(([a, b]) => `${names.get(a)} with ${names.get(b)} in slot ${slot + 1}`),
   )
-  if (again.length === 0) return 'New ones each time.'
+  if (again.length === 0) return 'Nobody has the same partner twice running.'
   const more = again.length > mostTold ? ` and ${again.length - mostTold} more` : ''
   return `Twice running, as the numbers leave no other way: ${again.slice(0, mostTold).join(', ')}${more}.`
 }
