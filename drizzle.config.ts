@@ -2,7 +2,7 @@ import { defineConfig } from 'drizzle-kit'
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: './src/data/schema.ts',
+  schema: './src/data/schema/index.ts',
   out: './src/data/migrations',
   casing: 'snake_case',
 })

@@ -3,10 +3,11 @@ import { openServerDatabase } from '@/data/connection'
 import { generateDemo } from '@/demo/generate'
 import { ensureAdult } from '@/data/queries/classes'
 import { todayIn } from '@/server/clock'
+import { closeThreads } from '@/server/heavy/threads'
 import { currentViewer, theTeacher } from '@/server/viewer'
 
 /** Raised when the scenario changes, so that old demo folders are made anew. */
-const version = 3
+const version = 4
 
 const say = (line: string) => process.stderr.write(`islands: ${line}\n`)
 
@@ -22,7 +23,9 @@ async function main() {
   process.env.ISLANDS_FOLDER = folder
   const { database, close } = await openServerDatabase()
   await ensureAdult(database, theTeacher)
-  await generateDemo(currentViewer(), today, (day) => (process.env.ISLANDS_CLOCK = `${day}T09:00:00Z`), say)
+  const setClock = (day: string, time = '09:00') => (process.env.ISLANDS_CLOCK = `${day}T${time}:00Z`)
+  await generateDemo(currentViewer(), today, setClock, say)
+  await closeThreads()
   await close()
   writeFileSync(file, stamp)
 }

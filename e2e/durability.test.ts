@@ -5,6 +5,7 @@ import { observation } from '../src/data/schema'
 import { createClass } from '../src/server/classes'
 import { groupsPage, saveGroups } from '../src/server/groups/groups'
 import { planPage, savePlan } from '../src/server/plan/plan'
+import { closeThreads } from '../src/server/heavy/threads'
 import { runPage, tapClock } from '../src/server/run'
 import { currentViewer } from '../src/server/viewer'
 import { freshFolder, startServer } from './support/server'
@@ -34,9 +35,10 @@ async function runningSession(folder: string) {
   await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: stored })
   const { view } = await planPage(viewer, { classId })
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const page = await runPage(viewer, { classId })
+  await closeThreads()
   await ((await shared.islandsDatabase) as { close(): Promise<void> }).close()
   delete shared.islandsDatabase
   return { classId, visits: page!.visits }
@@ -47,6 +49,7 @@ test('SIGKILL during a stream of marks loses none that was acknowledged, and a r
   const { classId, visits } = await runningSession(folder)
   const server = await startServer(folder)
   const acknowledged = new Set<string>()
+  const devices = Array.from({ length: 4 }, () => crypto.randomUUID())
   const visit = visits[0]
   let killed = false
 
@@ -56,6 +59,7 @@ test('SIGKILL during a stream of marks loses none that was acknowledged, and a r
       const child = visit.children[(number + i) % visit.children.length]
       const body = {
         id,
+        observer: devices[number],
         visitId: visit.id,
         pupilId: child.id,
         judged: 'own',
@@ -69,11 +73,11 @@ test('SIGKILL during a stream of marks loses none that was acknowledged, and a r
       if (response?.ok && (await response.json().catch(() => null))?.ok) acknowledged.add(id)
     }
   }
-  const devices = [0, 1, 2, 3].map(device)
+  const running = [0, 1, 2, 3].map(device)
   while (acknowledged.size < 60) await new Promise((resolve) => setTimeout(resolve, 20))
   await server.stop('SIGKILL')
   killed = true
-  await Promise.all(devices)
+  await Promise.all(running)
 
   const again = await startServer(folder)
   await again.stop()

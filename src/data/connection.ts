@@ -18,30 +18,37 @@ export interface OpenDatabase {
 }
 
 const options = { schema, casing: 'snake_case' } as const
-const migrations = () => ({ migrationsFolder: join(process.cwd(), 'src/data/migrations') })
+const ownMigrations = () => join(process.cwd(), 'src/data/migrations')
 
-/** A PostgreSQL server where `DATABASE_URL` names one, else PGlite in `folder`; migrated. */
-export function openDatabase({ url, folder }: { url?: string; folder: string }): Promise<OpenDatabase> {
-  return url ? openServer(url) : openFolder(folder)
+interface Where {
+  url?: string
+  folder: string
+  /** Folder of the migrations to bring it up to; left out: all of this version. */
+  migrations?: string
 }
 
-async function openFolder(folder: string): Promise<OpenDatabase> {
+/** A PostgreSQL server where `DATABASE_URL` names one, else PGlite in `folder`; migrated. */
+export function openDatabase({ url, folder, migrations = ownMigrations() }: Where): Promise<OpenDatabase> {
+  return url ? openServer(url, migrations) : openFolder(folder, migrations)
+}
+
+async function openFolder(folder: string, migrationsFolder: string): Promise<OpenDatabase> {
   const client = await PgliteClient.open(folder)
   // The client has the two methods of PGlite that the query builder calls.
   const database = drizzlePglite({ client: client as unknown as PGlite, ...options })
-  await migratePglite(database, migrations())
+  await migratePglite(database, { migrationsFolder })
   return { database, close: () => client.close() }
 }
 
 /** Any number: the same for every instance, so that only one of them migrates at a time. */
 const migrationLock = 7_240_311
 
-async function openServer(url: string): Promise<OpenDatabase> {
+async function openServer(url: string, migrationsFolder: string): Promise<OpenDatabase> {
   const pool = new pg.Pool({ connectionString: url, max: 10 })
   const client = await pool.connect()
   try {
     await client.query('select pg_advisory_lock($1)', [migrationLock])
-    await migratePostgres(drizzlePostgres(client, options), migrations())
+    await migratePostgres(drizzlePostgres(client, options), { migrationsFolder })
   } finally {
     await client.query('select pg_advisory_unlock($1)', [migrationLock])
     client.release()

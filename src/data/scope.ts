@@ -3,11 +3,20 @@ import type { YearGroup } from '@/core/evidence/prior'
 import type { Database, Transaction } from './connection'
 import { classroom, membership } from './schema'
 
+/** For the upkeep of what was worked out, when the server starts: no adult stands behind it. */
+export async function upkeepScope(db: Database | Transaction, classId: string): Promise<ClassScope | null> {
+  const [row] = await db
+    .select({ name: classroom.name, yearGroup: classroom.yearGroup, timeZone: classroom.timeZone })
+    .from(classroom)
+    .where(eq(classroom.id, classId))
+  return row ? ({ db, classId, adultId: '', classroom: row } as ClassScope) : null
+}
+
 declare const authorised: unique symbol
 
 /**
  * The right to read and change one class. Every query of `data/queries` that touches a class takes
- * one, and only `enterClass` makes one: a query without a viewer behind it does not type-check.
+ * one, and only `enterClass` makes one for an adult: a query without a viewer behind it does not type-check.
  */
 export interface ClassScope {
   readonly db: Database | Transaction

@@ -7,25 +7,38 @@ import { allRegroupings } from '@/core/grouping/curves'
 import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
 import { problemOfRequest } from '@/core/grouping/request'
 import { groupsPage, proposeGroups, saveGroups } from '@/server/groups/groups'
-import { runPage, recordMark, stepOfVisit, tapClock } from '@/server/run'
-import { savePlan, previewPlan } from '@/server/plan/plan'
+import { recordMark, stepOfVisit } from '@/server/marks'
+import { runPage, tapClock } from '@/server/run'
+import { planPage, savePlan } from '@/server/plan/plan'
 import type { Viewer } from '@/server/viewer'
 import { judgementOf, tallyOf, type Hidden } from './play'
 import { curlew, growthPerWeek, heron, stations, type DemoChild } from './scenario'
 
 const seed = 20_261_124
-const plan = { startsAt: '10:15', slots: 3, slotMinutes: 12, adults: 2, stations, chosen: {} }
+/** The tablet the marks of the seven weeks were made on. */
+const tablet = '5ea00000-0000-4000-8000-00000000007a'
+
+const planFor = (day: Day) => ({
+  day,
+  startsAt: '10:15',
+  slots: 3,
+  slotMinutes: 12,
+  adults: 2,
+  stations: stations.map((station) => ({ ...station, id: crypto.randomUUID() })),
+})
+
+type SetClock = (day: Day, time?: string) => void
 
 /**
  * The demo school, lived through day by day by the application's own use cases with the clock set
  * back: children are simulated from a hidden ability, everything else is worked out as for real.
  *
- * @param setClock moves the application's clock to a day
+ * @param setClock moves the application's clock to a day, nine o'clock if no time is given
  */
 export async function generateDemo(
   viewer: Viewer,
   today: Day,
-  setClock: (day: Day) => void,
+  setClock: SetClock,
   say: (line: string) => void,
 ) {
   setClock(addDays(today, -7 * 2))
@@ -59,10 +72,10 @@ export async function generateDemo(
       say(`week ${week} of ${heron.weeks}`)
       if (week === 3 || week === 5) await moveSome(viewer, classId)
     }
-    await liveSession(viewer, classId, day, number, week, children)
+    await liveSession(viewer, classId, day, number, week, children, setClock)
   }
   setClock(today)
-  await savePlan(viewer, { classId, sessionId: crypto.randomUUID(), plan: { ...plan, day: today } })
+  await keepPlan(viewer, classId, today)
 }
 
 /** The session days of the weeks before today's. */
@@ -97,11 +110,11 @@ async function placeAsTeacher(viewer: Viewer, classId: string, ids: Map<string, 
     placedStrands.map((id) => {
       const { steps } = strandOf(id)
       const guess = hiddenAbility(child, 0)(id) + 0.8 * normal(chance)
-      const step = steps.findLastIndex(({ difficulty }) => difficulty < guess)
+      const step = steps.findLast(({ difficulty }) => difficulty < guess) ?? steps[0]
       return {
         pupilId: ids.get(child.name)!,
         strand: id,
-        step: Math.max(0, step),
+        step: step.id,
         sureness: 'about' as const,
       }
     }),
@@ -159,6 +172,14 @@ async function moveSome(viewer: Viewer, classId: string) {
   })
 }
 
+/** Keeps a plan for a day, and says what it comes to. */
+async function keepPlan(viewer: Viewer, classId: string, day: Day) {
+  const sessionId = crypto.randomUUID()
+  const { groupingId } = (await planPage(viewer, { classId })).view!
+  await savePlan(viewer, { classId, sessionId, groupingId, plan: planFor(day) })
+  return { sessionId, view: (await planPage(viewer, { classId })).view! }
+}
+
 /** One session from plan to finish, with the marks a busy adult gets round to. */
 async function liveSession(
   viewer: Viewer,
@@ -167,18 +188,18 @@ async function liveSession(
   number: number,
   week: number,
   children: Map<string, DemoChild>,
+  setClock: SetClock,
 ) {
   const chance = seededChance(seed + number * 101)
-  const sessionId = crypto.randomUUID()
-  const view = await previewPlan(viewer, { classId, plan: { ...plan, day } })
-  await savePlan(viewer, { classId, sessionId, plan: { ...plan, day } })
+  const { sessionId, view } = await keepPlan(viewer, classId, day)
+  setClock(day, '10:15')
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const page = (await runPage(viewer, { classId }))!
-  for (const { id: visitId, slot, station, pennant, children: present } of page.visits) {
-    const { gameId, mode } = stations[station]
-    const planned = view.visits.find(
-      (visit) => visit.slot === slot && view.groups[visit.group].pennant === pennant,
-    )!
+  setClock(day, '11:00')
+  for (const { id: visitId, slot, stationId, pennant, children: present } of page.visits) {
+    const { gameId, mode } = view.stations.find(({ id }) => id === stationId)!
+    const group = view.groups.find((one) => one.pennant === pennant)!
+    const planned = view.visits.find((visit) => visit.slot === slot && visit.groupId === group.id)!
     // An adult sees most at the own station and little where children work alone.
     const seen = mode === 'own' ? 0.12 : 0.4
     // By name, not as they are seated: partners change nothing of what a child can do.
@@ -192,14 +213,22 @@ async function liveSession(
         gameId,
         params,
         players: Math.max(...planned.sets),
-        slotMinutes: plan.slotMinutes,
+        slotMinutes: view.plan.slotMinutes,
         place,
       }
       const tally =
         unit(chance) < 0.25 ? tallyOf(visit, hidden, 5, seed + number * 1000 + chance.int(0, 999)) : null
       const mark = tally ?? { judged: judgementOf(hidden, place, chance) }
       const madeAt = new Date(`${day}T10:${20 + slot * 12}:${String(chance.int(10, 59))}Z`).toISOString()
-      await recordMark(viewer, { classId, id: crypto.randomUUID(), visitId, pupilId, ...mark, madeAt })
+      await recordMark(viewer, {
+        classId,
+        id: crypto.randomUUID(),
+        observer: tablet,
+        visitId,
+        pupilId,
+        ...mark,
+        madeAt,
+      })
     }
   }
   await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })

@@ -2,7 +2,7 @@ import { seededChance, unit, type SavedChance } from '@/core/chance/chance'
 import { defaultPace, goTime } from '@/core/analysis/pace'
 import { logistic, type Judgement } from '@/core/evidence/observation'
 import { gameOf, playGo, type GameEvent, type GameState } from '@/core/games'
-import { placeOf, stepOf, type StrandId } from '@/core/skills'
+import { placeOf, stepOf, type StepPlace, type StrandId } from '@/core/skills'
 
 /** Hidden ability of a simulated child on a strand. */
 export type Hidden = (strand: StrandId) => number
@@ -21,7 +21,7 @@ export function tallyOf(
     params: unknown
     players: number
     slotMinutes: number
-    place: { strand: StrandId; step: number }
+    place: StepPlace
   },
   hidden: Hidden,
   most: number,
@@ -50,11 +50,7 @@ export function tallyOf(
 }
 
 /** What an adult would tap for this child at this step, by the graded response the filter assumes. */
-export function judgementOf(
-  hidden: Hidden,
-  place: { strand: StrandId; step: number },
-  chance: SavedChance,
-): Judgement {
+export function judgementOf(hidden: Hidden, place: StepPlace, chance: SavedChance): Judgement {
   const ability = hidden(place.strand) - stepOf(place).difficulty
   const u = unit(chance)
   if (u < logistic(ability)) return 'own'

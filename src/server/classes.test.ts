@@ -34,12 +34,15 @@ test('placing a child again moves the estimate there', async () => {
   const [ama] = (await classTable(viewer, { classId })).rows
   await place(viewer, {
     classId,
-    placements: [{ pupilId: ama.id, strand: 'add', step: 9, sureness: 'sure' }],
+    placements: [{ pupilId: ama.id, strand: 'add', step: 'make-ten-20', sureness: 'sure' }],
   })
   const after = (await classTable(viewer, { classId })).rows.find(({ id }) => id === ama.id)!
   expect(after.cells.add!.p50).toBeCloseTo(9 * 1.5 + 0.5, 1)
   await expect(
-    place(viewer, { classId, placements: [{ pupilId: ama.id, strand: 'add', step: 99, sureness: 'sure' }] }),
+    place(viewer, {
+      classId,
+      placements: [{ pupilId: ama.id, strand: 'add', step: 'to-the-moon', sureness: 'sure' }],
+    }),
   ).rejects.toThrow('no such step')
 })
 
@@ -51,7 +54,7 @@ test('the class table shows any set of strands, and a child can be placed on str
   expect(child.cells.count).toMatchObject({ observations: 0 })
   await place(viewer, {
     classId,
-    placements: [{ pupilId: child.id, strand: 'count', step: 5, sureness: 'sure' }],
+    placements: [{ pupilId: child.id, strand: 'count', step: 'count-120', sureness: 'sure' }],
   })
   const after = (await classTable(viewer, { classId, set: 'counting' })).rows.find(
     ({ id }) => id === child.id,

@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
 import { readChildren, readTable } from '@/core/formats/class-list'
-import { placedStrands, strandIds, strandOf, strandSets, type StrandId } from '@/core/skills'
+import { hasStep, placedStrands, strandIds, strandSets, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
+import { lockPupils, placementOf } from '@/data/queries/evidence'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { serverDatabase } from '@/data/connection'
-import { classesOf, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
+import { classesOf, classExists, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
   allInClass,
   estimatesOf,
@@ -18,9 +19,10 @@ import {
   setAdultNear,
 } from '@/data/queries/pupils'
 import { enterClass, type ClassScope } from '@/data/scope'
+import { inTransaction } from '@/data/transaction'
 import { todayIn } from './clock'
-import { estimateByYear, rebuildEstimates } from './estimates'
-import { changingClass, NotHere, readingClass, Refused, type UseCase } from './use-case'
+import { beginEstimates, estimateByYear, rebuildEstimate } from './estimates'
+import { changingClass, changingInParts, NotHere, readingClass, Refused, type UseCase } from './use-case'
 import { theTeacher } from './viewer'
 
 const columnSchema = z.enum(['name', 'initial', 'year', 'ignore'])
@@ -58,9 +60,12 @@ export const createClass: UseCase<z.input<typeof createClassSchema>, { children:
   raw,
 ) => {
   const { list, ...row } = createClassSchema.parse(raw)
-  const database = await serverDatabase()
-  return database.transaction(async (transaction) => {
+  return inTransaction(await serverDatabase(), async (transaction) => {
     await ensureAdult(transaction, theTeacher)
+    // Sent again because its answer was lost: made already. Somebody else's number is told like any other refusal.
+    const made = await enterClass(transaction, viewer.adultId, row.classId)
+    if (made) return { children: (await pupilsOf(made)).length }
+    if (await classExists(transaction, row.classId)) throw new NotHere()
     await insertClass(transaction, viewer.adultId, { ...row, id: row.classId })
     const scope = await enterClass(transaction, viewer.adultId, row.classId)
     if (!scope) throw new NotHere()
@@ -108,41 +113,40 @@ async function placeByYear(scope: ClassScope, children: { id: string; yearGroup:
     placedStrands.map((strand) => ({ pupilId: id, strand, day, ...placementByYear(strand, yearGroup) })),
   )
   await savePlacements(scope, placements)
-  await rebuildEstimates(scope, placements)
+  await beginEstimates(scope, placements)
 }
 
 const placementSchema = z
   .object({
     pupilId: z.uuid(),
     strand: z.enum(strandIds),
-    step: z.number().int().min(0),
+    /** Id of the step. */
+    step: z.string().max(60),
     sureness: z.enum(surenesses),
   })
-  .refine(({ strand, step }) => step < strandOf(strand).steps.length, {
-    path: ['step'],
-    error: 'The strand has no such step.',
-  })
+  .refine(hasStep, { path: ['step'], error: 'The strand has no such step.' })
 
 const placeSchema = z.object({
   classId: z.uuid(),
   placements: z.array(placementSchema).min(1).max(180),
 })
 
-/** Places children on steps of strands; their estimates are worked out anew from all evidence. */
-export const place = changingClass(placeSchema, async (scope, { placements }) => {
-  if (
-    !(await allInClass(
-      scope,
-      placements.map(({ pupilId }) => pupilId),
-    ))
-  )
-    throw new NotHere()
-  const known = new Map((await placementsOf(scope)).map((row) => [`${row.pupilId} ${row.strand}`, row.day]))
-  const today = todayIn(scope.classroom.timeZone)
-  const rows = placements.map((row) => ({ ...row, day: known.get(`${row.pupilId} ${row.strand}`) ?? today }))
-  await savePlacements(scope, rows)
-  await rebuildEstimates(scope, rows)
-})
+/** Places children on steps of strands; their estimates are worked out anew from all evidence, child by child. */
+export const place = changingInParts(
+  placeSchema,
+  async (scope, { placements }) => {
+    const pupilIds = placements.map(({ pupilId }) => pupilId)
+    if (!(await allInClass(scope, pupilIds))) throw new NotHere()
+    return placements
+  },
+  async (scope, placement) => {
+    await lockPupils(scope, [placement.pupilId])
+    const before = await placementOf(scope, placement.pupilId, placement.strand)
+    const placed = { ...placement, day: before?.day ?? todayIn(scope.classroom.timeZone) }
+    await savePlacements(scope, [placed])
+    await rebuildEstimate(scope, placed)
+  },
+)
 
 const linkSchema = z
   .object({ kind: z.enum(['apart', 'together']), pupilA: z.uuid(), pupilB: z.uuid() })
@@ -170,8 +174,8 @@ export const saveLinks = changingClass(linksSchema, async (scope, { links, adult
 })
 
 interface StrandCell {
-  /** Null: every step is secure. */
-  workingStep: number | null
+  /** Id of the step; null: every step is secure. */
+  workingStep: string | null
   p10: number
   p50: number
   p90: number

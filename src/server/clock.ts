@@ -19,3 +19,15 @@ function writerFor(timeZone: string): Intl.DateTimeFormat {
 
 /** Today's date where the school is. */
 export const todayIn = (timeZone: string, at = now()): Day => writerFor(timeZone).format(at)
+
+/** The first moment of a day where the school is. */
+export function startOfDayIn(timeZone: string, day: Day): Date {
+  // The offset of a zone is found by asking what day and hour it is there.
+  const noon = new Date(`${day}T12:00:00Z`)
+  const there = new Intl.DateTimeFormat('en-GB', { timeZone, timeStyle: 'short', hourCycle: 'h23' }).format(
+    noon,
+  )
+  const [hours, minutes] = there.split(':').map(Number)
+  const ahead = todayIn(timeZone, noon) > day ? 24 * 60 : todayIn(timeZone, noon) < day ? -24 * 60 : 0
+  return new Date(noon.getTime() - (hours * 60 + minutes + ahead) * 60_000)
+}

@@ -1,13 +1,18 @@
+import { stepIndex } from '@/core/skills'
 import { classIdSchema, classTable } from './classes'
 import { changeHouseStyle } from './house-style'
 import { planPage, savePlan } from './plan/plan'
 import { childPage, progressPage } from './progress'
-import { recordMark, runPage, tapClock } from './run'
+import { recordMark } from './marks'
+import { runPage, tapClock } from './run'
 import { readingClass } from './use-case'
-import { rebuildEstimates } from './estimates'
+import { rebuildEstimate } from './estimates'
 import { grouped, mark, newClass, openTestSchool, rowsOf, running, viewer } from './testing/school'
 
 openTestSchool()
+
+const newDevice = () => crypto.randomUUID()
+const later = (seconds: number) => `2026-11-24T09:00:${String(seconds).padStart(2, '0')}Z`
 
 test('marks move the estimate, and what is stored equals a rebuild from all records', async () => {
   const classId = await newClass()
@@ -16,8 +21,9 @@ test('marks move the estimate, and what is stored equals a rebuild from all reco
   const [child] = visit.children
   const before = await childPage(viewer, { classId, pupilId: child.id })
   for (const judged of ['own', 'own', 'help', 'notYet'] as const)
-    await recordMark(viewer, { classId, ...mark(visit.id, child.id, { judged }) })
-  await recordMark(viewer, { classId, ...mark(visit.id, child.id, { judged: null, right: 4, of: 5 }) })
+    await recordMark(viewer, { classId, ...mark(visit.id, child.id, { judged, observer: newDevice() }) })
+  const tally = { judged: null, right: 4, of: 5, observer: newDevice() }
+  await recordMark(viewer, { classId, ...mark(visit.id, child.id, tally) })
   const after = await childPage(viewer, { classId, pupilId: child.id })
   expect(after.records).toHaveLength(5)
   const strand = after.strands.findIndex(({ estimate }) => estimate.observations === 5)
@@ -27,11 +33,13 @@ test('marks move the estimate, and what is stored equals a rebuild from all reco
   // What the suggestion rests on: the estimate of its step, and the four judgements at it.
   const { suggestion, weighed } = after
   const spokenOf = after.strands.find((one) => one.strand === suggestion.strand)!.estimate
-  expect(weighed!.estimate.probability).toBeCloseTo(spokenOf.secure[suggestion.step], 9)
+  expect(weighed!.estimate.probability).toBeCloseTo(spokenOf.secure[stepIndex(suggestion)], 9)
   expect(weighed!.estimate.afterNotYet).toBeLessThan(weighed!.estimate.afterOwn)
   expect(weighed!.count).toMatchObject({ ready: false, own: 2, of: 4, days: 1 })
 
-  const rebuild = readingClass(classIdSchema, (scope) => rebuildEstimates(scope, placements))
+  const rebuild = readingClass(classIdSchema, async (scope) => {
+    for (const placed of placements) await rebuildEstimate(scope, placed)
+  })
   const { placements: all } = await classTable(viewer, { classId })
   const placements = all
     .filter(({ pupilId }) => pupilId === child.id)
@@ -49,14 +57,17 @@ test('a mark sent twice counts once; a correction takes its place; taken back, n
   const visit = page.visits[0]
   const pupilId = visit.children[0].id
   const first = mark(visit.id, pupilId)
-  expect(await recordMark(viewer, { classId, ...first })).toEqual({ stored: true })
-  expect(await recordMark(viewer, { classId, ...first })).toEqual({ stored: false })
-  const second = mark(visit.id, pupilId, { judged: 'help', corrects: first.id })
+  expect(await recordMark(viewer, { classId, ...first })).toEqual({ standing: first.id })
+  expect(await recordMark(viewer, { classId, ...first })).toEqual({ standing: first.id })
+  const second = mark(visit.id, pupilId, { judged: 'help', corrects: first.id, madeAt: later(1) })
   await recordMark(viewer, { classId, ...second })
   expect((await childPage(viewer, { classId, pupilId })).records.map(({ judged }) => judged)).toEqual([
     'help',
   ])
-  await recordMark(viewer, { classId, ...mark(visit.id, pupilId, { judged: null, corrects: second.id }) })
+  await recordMark(viewer, {
+    classId,
+    ...mark(visit.id, pupilId, { judged: null, corrects: second.id, madeAt: later(2) }),
+  })
   const { records, strands } = await childPage(viewer, { classId, pupilId })
   expect(records).toEqual([])
   for (const { estimate } of strands) expect(estimate.observations).toBe(0)
@@ -70,7 +81,9 @@ test('two devices marking one child at once: both records stay and both count', 
   const visit = page.visits[0]
   const pupilId = visit.children[0].id
   await Promise.all(
-    Array.from({ length: 8 }, () => recordMark(viewer, { classId, ...mark(visit.id, pupilId) })),
+    Array.from({ length: 8 }, () =>
+      recordMark(viewer, { classId, ...mark(visit.id, pupilId, { observer: newDevice() }) }),
+    ),
   )
   const { records, strands } = await childPage(viewer, { classId, pupilId })
   expect(records).toHaveLength(8)
@@ -101,8 +114,9 @@ test('the first mark on a strand a child was not placed on begins it at the year
   await grouped(classId)
   const { view } = await planPage(viewer, { classId })
   const sessionId = crypto.randomUUID()
-  const stations = [{ gameId: 'clock-cards', mode: 'own' as const }]
-  await savePlan(viewer, { classId, sessionId, plan: { ...view!.plan, stations, slots: 1 } })
+  const stations = [{ id: crypto.randomUUID(), gameId: 'clock-cards', mode: 'own' as const }]
+  const plan = { ...view!.plan, stations, slots: 1, cells: undefined }
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const [visit] = (await runPage(viewer, { classId }))!.visits
   const [{ id: pupilId }] = visit.children

@@ -1,118 +1,99 @@
-import { normalAbility } from '@/core/evidence/ability'
-import { observe, summarise, type Belief, type Summary } from '@/core/evidence/estimate'
-import type { Observation } from '@/core/evidence/observation'
-import { placementByYear, priorOf, type YearGroup } from '@/core/evidence/prior'
-import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
+import { createHash } from 'node:crypto'
+import type { Belief } from '@/core/evidence/estimate'
+import {
+  beliefFrom,
+  difficultiesOf,
+  placedBelief,
+  summaryOf,
+  takeIn,
+  throughHistory,
+  type Running,
+} from '@/core/evidence/history'
+import { placementByYear, type YearGroup } from '@/core/evidence/prior'
+import { schoolDaysBetween } from '@/core/planning/calendar'
 import { strandOf, type StrandId } from '@/core/skills'
 import {
-  clearBands,
+  clearBand,
   densityOf,
-  insertObservation,
-  lockEstimate,
-  observationsOf,
+  estimateOf,
+  historyOf,
   placementOf,
   saveBand,
   saveEstimates,
-  type BandPoint,
   type EstimateWithDensity,
   type ObservationRow,
 } from '@/data/queries/evidence'
 import { savePlacements, yearGroupOf, type EstimateRow, type PlacementRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
+import { planThread } from './heavy/threads'
 
-const difficultiesOf = (strand: StrandId) => strandOf(strand).steps.map(({ difficulty }) => difficulty)
+/** Names a ladder as it is now: what was worked out on another one is worked out anew. */
+export const ladderOf = (strand: StrandId): string =>
+  createHash('sha256')
+    .update(JSON.stringify(strandOf(strand).steps.map(({ id, difficulty }) => [id, difficulty])))
+    .digest('hex')
+    .slice(0, 12)
 
-/** The lowest θ of a strand's grid. */
-const gridFrom = (strand: StrandId) => difficultiesOf(strand)[0] - 8
-
-type Evidence = Pick<ObservationRow, 'strand' | 'step' | 'judged' | 'right' | 'of' | 'weight' | 'schoolDay'>
-
-function asObservation(row: Evidence, day: number): Observation {
-  const { step, weight } = row
-  return row.judged !== null
-    ? { day, step, weight, judged: row.judged }
-    : { day, step, weight, right: row.right!, of: row.of!, guess: 0 }
+function runningOf({
+  strand,
+  density,
+  day,
+  morning,
+  morningDay,
+  observations,
+}: EstimateWithDensity): Running {
+  return {
+    belief: beliefFrom(strand, density),
+    day,
+    morning: beliefFrom(strand, morning),
+    morningDay,
+    observations,
+  }
 }
 
-function estimateRow(
-  pupilId: string,
-  strand: StrandId,
-  day: Day,
-  belief: Belief,
-  summary: Summary,
-  observations: number,
-): EstimateWithDensity {
-  const { mean, sd, p10, p50, p90, secure, struggling, rightAlone, workingStep } = summary
+function estimateRow(pupilId: string, strand: StrandId, running: Running): EstimateWithDensity {
+  const { belief, day, morning, morningDay, observations } = running
+  const { workingStep, ...summary } = summaryOf(running, strand)
   return {
     pupilId,
     strand,
+    ladder: ladderOf(strand),
     day,
-    mean,
-    sd,
-    p10,
-    p50,
-    p90,
-    secure,
-    struggling,
-    rightAlone,
-    workingStep,
+    ...summary,
+    workingStep: workingStep === null ? null : strandOf(strand).steps[workingStep].id,
     observations,
     density: belief.ability.mass,
+    morningDay,
+    morning: morning.ability.mass,
   }
 }
-
-const bandPoint = (pupilId: string, strand: StrandId, day: Day, { p10, p50, p90 }: Summary): BandPoint => ({
-  pupilId,
-  strand,
-  day,
-  p10,
-  p50,
-  p90,
-})
 
 type Placed = Pick<PlacementRow, 'pupilId' | 'strand' | 'step' | 'sureness' | 'day'>
 
-/** What a placement and a history amount to, with the band at the end of each day of it. */
-function estimateFrom(placed: Placed, history: readonly Evidence[]) {
-  const { pupilId, strand } = placed
-  const difficulties = difficultiesOf(strand)
-  let belief: Belief = { ability: normalAbility(difficulties, priorOf(strand, placed)), day: 0 }
-  // One point a day: that of its evening.
-  const band = new Map([
-    [placed.day, bandPoint(pupilId, strand, placed.day, summarise(belief, difficulties))],
-  ])
-  for (const [index, row] of history.entries()) {
-    const day = Math.max(0, schoolDaysBetween(placed.day, row.schoolDay))
-    belief = observe(belief, asObservation(row, day), difficulties)
-    if (history[index + 1]?.schoolDay !== row.schoolDay)
-      band.set(row.schoolDay, bandPoint(pupilId, strand, row.schoolDay, summarise(belief, difficulties)))
-  }
-  const last = history.at(-1)?.schoolDay ?? placed.day
-  const day = last > placed.day ? last : placed.day
-  return {
-    estimate: estimateRow(pupilId, strand, day, belief, summarise(belief, difficulties), history.length),
-    band: [...band.values()],
-  }
-}
+/** So many records are gone through in a few milliseconds; more are left to another thread. */
+const quickly = 60
 
-/** Works estimates out anew from placement and all records that stand. */
-export async function rebuildEstimates(scope: ClassScope, placements: readonly Placed[]) {
-  const records = await observationsOf(scope, [...new Set(placements.map(({ pupilId }) => pupilId))])
-  const rebuilt = placements.map((placed) =>
-    estimateFrom(
-      placed,
-      records.filter(({ pupilId, strand }) => pupilId === placed.pupilId && strand === placed.strand),
-    ),
-  )
-  await saveEstimates(
-    scope,
-    rebuilt.map(({ estimate }) => estimate),
-  )
-  await clearBands(scope, [...placements])
+/** Works an estimate out anew from placement and all records that stand. */
+export async function rebuildEstimate(scope: ClassScope, placed: Placed) {
+  const { pupilId, strand } = placed
+  const history = await historyOf(scope, pupilId, strand)
+  const { running, band } =
+    history.length <= quickly
+      ? throughHistory(placed, history, schoolDaysBetween)
+      : await planThread().run('throughHistory', { placed, history }, { limitMs: 60_000 })
+  await saveEstimates(scope, [estimateRow(pupilId, strand, running)])
+  await clearBand(scope, pupilId, strand)
   await saveBand(
     scope,
-    rebuilt.flatMap(({ band }) => band),
+    band.map((point) => ({ ...point, pupilId, strand })),
   )
+}
+
+/** First estimates of children of whom nothing was seen yet. */
+export async function beginEstimates(scope: ClassScope, placements: readonly Placed[]) {
+  const begun = placements.map((placed) => estimateRow(placed.pupilId, placed.strand, placedBelief(placed)))
+  await saveEstimates(scope, begun)
+  await saveBand(scope, begun)
 }
 
 /** The first evidence on a strand a child was not placed on: the year group's usual step stands before it. */
@@ -133,8 +114,8 @@ export function estimateByYear(strand: StrandId, yearGroup: YearGroup): Estimate
   const key = `${strand} ${yearGroup}`
   const known = unseen.get(key)
   if (known) return known
-  const placed = { pupilId: '', strand, day: '', ...placementByYear(strand, yearGroup) }
-  const { density: _density, ...row } = estimateFrom(placed, []).estimate
+  const placed = { strand, day: '', ...placementByYear(strand, yearGroup) }
+  const { density: _density, morning: _morning, ...row } = estimateRow('', strand, placedBelief(placed))
   unseen.set(key, row)
   return row
 }
@@ -146,39 +127,53 @@ export async function beliefOf(
   strand: StrandId,
 ): Promise<{ belief: Belief; difficulties: readonly number[] } | null> {
   const row = await densityOf(scope, pupilId, strand)
-  if (!row) return null
-  const ability = { from: gridFrom(strand), mass: row.density }
-  return { belief: { ability, day: 0 }, difficulties: difficultiesOf(strand) }
+  return row ? { belief: beliefFrom(strand, row.density), difficulties: difficultiesOf(strand) } : null
+}
+
+/** What a record changed: which records count now that did not, and the other way round. */
+export interface EvidenceChange {
+  pupilId: string
+  strand: StrandId
+  came: ObservationRow | null
+  went: ObservationRow | null
 }
 
 /**
- * Stores one record and takes it into the estimate: one pass over the grid where it is the newest,
- * a rebuild where it is older than the estimate or corrects another record.
- * @returns false if the record was there already
+ * Brings an estimate up to date with one record that counts from now on, or no more: one pass over the grid where
+ * it is the newest, from the morning of its day where it is of the newest day, else from the whole history.
  */
-export async function recordEvidence(
-  scope: ClassScope,
-  row: Omit<ObservationRow, 'classId' | 'storedAt'>,
-): Promise<boolean> {
-  const { pupilId, strand } = row
-  const before = await lockEstimate(scope, pupilId, strand)
-  if (!(await insertObservation(scope, row))) return false
-  if (!before || row.corrects !== null || row.schoolDay < before.day) {
-    const placed = (await placementOf(scope, pupilId, strand)) ?? (await placeOnStrand(scope, row))
-    await rebuildEstimates(scope, [placed])
-    return true
+export async function updateEstimate(scope: ClassScope, { pupilId, strand, came, went }: EvidenceChange) {
+  const before = await estimateOf(scope, pupilId, strand)
+  if (!before || before.ladder !== ladderOf(strand)) return rebuildFromPlacement(scope, (came ?? went)!)
+  const earliest = [came, went].flatMap((row) => (row ? [row.schoolDay] : [])).sort()[0]
+  if (went === null && came && came.schoolDay >= before.day)
+    return store(takeIn(runningOf(before), came, schoolDaysBetween))
+  // The morning tells of the day only if the day brought records after it.
+  if (earliest < before.day || before.morningDay >= before.day)
+    return rebuildFromPlacement(scope, (came ?? went)!)
+  const known = runningOf(before)
+  const ofTheDay = await historyOf(scope, pupilId, strand, before.day)
+  const change = (came ? 1 : 0) - (went ? 1 : 0)
+  const earlier = before.observations + change - ofTheDay.length
+  let running: Running = {
+    belief: known.morning,
+    day: known.morningDay,
+    morning: known.morning,
+    morningDay: known.morningDay,
+    observations: earlier,
   }
-  const difficulties = difficultiesOf(strand)
-  const gap = schoolDaysBetween(before.day, row.schoolDay)
-  const belief = observe(
-    { ability: { from: gridFrom(strand), mass: before.density }, day: 0 },
-    asObservation(row, gap),
-    difficulties,
-  )
-  const summary = summarise(belief, difficulties)
-  await saveEstimates(scope, [
-    estimateRow(pupilId, strand, row.schoolDay, belief, summary, before.observations + 1),
-  ])
-  await saveBand(scope, [bandPoint(pupilId, strand, row.schoolDay, summary)])
-  return true
+  for (const row of ofTheDay) running = takeIn(running, row, schoolDaysBetween)
+  if (ofTheDay.length === 0) await clearBand(scope, pupilId, strand, before.day)
+  return store(running)
+
+  async function store(now: Running) {
+    const row = estimateRow(pupilId, strand, now)
+    await saveEstimates(scope, [row])
+    await saveBand(scope, [row])
+  }
+}
+
+async function rebuildFromPlacement(scope: ClassScope, row: ObservationRow) {
+  const placed = await placementOf(scope, row.pupilId, row.strand)
+  await rebuildEstimate(scope, placed ?? (await placeOnStrand(scope, row)))
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { splitIntoSets } from '@/core/games/sets'
-import type { Analysis } from '@/core/analysis/analyse'
+import { adviceIn, type Advice } from '@/core/analysis/advice'
+import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { strandIds } from '@/core/skills'
@@ -11,11 +12,12 @@ import { groupingOf } from '@/data/queries/groupings'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
-import { analysisOf, levelMeasure, successAt, type FiguresInput } from './figures'
+import { levelMeasure, successAt, type FiguresInput } from './figures'
+import { soFar, stopAsking, type SoFar } from './heavy/threads'
 import { readingClass } from './use-case'
 
 const gamesFilterSchema = classIdSchema.extend({
-  /** Position of a group; null: any children. */
+  /** Pennant of a group, by which it goes on through versions; null: any children. */
   group: z.number().int().min(0).nullable().default(null),
   slotMinutes: z.number().int().min(3).max(60).default(12),
   needs: z.enum(['any', 'no-dice', 'no-print']).default('any'),
@@ -92,15 +94,15 @@ async function groupsWithChildren(scope: ClassScope) {
 /** Every game, measured for a group and a slot, at the level that fits and that the filter allows. */
 export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId: _classId, ...filter }) => {
   const { groups } = await groupsWithChildren(scope)
-  const chosen = filter.group === null ? null : (groups[filter.group] ?? null)
+  const chosen = groups.find(({ pennant }) => pennant === filter.group) ?? null
   const rows = games.map((game): GameRow => {
     const allowed = game.levels.flatMap(({ id }, index) =>
       suits(levelMeasure(game.id, id), filter) ? [index] : [],
     )
     const { level, inZone } = bestLevel(game.id, chosen?.children ?? [], allowed)
     const { id: levelId, title, params } = game.levels[level]
-    const { players: setOf, to, method, minutes } = levelMeasure(game.id, levelId)
-    const finishInSlot = minutes?.within[filter.slotMinutes] ?? 1
+    const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)
+    const finishInSlot = within[setOf]?.[filter.slotMinutes] ?? 1
     const items = game.materials(params).map(({ item }) => item)
     return {
       id: game.id,
@@ -155,7 +157,7 @@ function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter:
   return room.noise <= filter.noise
 }
 
-/** Games played for a page where there is no exact figure: a second's work at most. More are played in the browser. */
+/** Games played for a page where there is no exact figure; more are played in the browser. */
 const playedHere = 2000
 
 const gamePageSchema = classIdSchema.extend({
@@ -174,7 +176,15 @@ export interface LevelRow {
   children: string[]
 }
 
-/** One game at one level: what a slot of it comes to. */
+/** What was measured of a level when this version was set up: known at once, whatever else is still worked out. */
+export interface KnownFigures {
+  finishInSlot: number | null
+  minutes: LevelMeasure['minutes']
+  /** Players the minutes were measured for. */
+  players: number
+}
+
+/** One game at one level: what a slot of it comes to, as far as it is known by now. */
 export const gamePage = readingClass(
   gamePageSchema,
   async (scope, { gameId, levelId, params, players, slotMinutes }) => {
@@ -195,6 +205,12 @@ export const gamePage = readingClass(
     const input: FiguresInput = changed?.success
       ? { game: gameId, params: rules, players: setOf, slotMinutes, games: playedHere }
       : { game: gameId, level: level.id, players: setOf, slotMinutes, games: playedHere }
+    const measure = levelMeasure(gameId, level.id)
+    const [figures, byChance, advice] = await Promise.all([
+      soFar('analyse', input),
+      chosenByChance(game, input),
+      adviceFor(input, changed?.success ? null : measure),
+    ])
     // Two sets beside each other; of a whole-class game there is one.
     const forChildren = game.room.whole ? setOf : setOf * 2
     return {
@@ -215,18 +231,42 @@ export const gamePage = readingClass(
         children: children.filter((_, child) => best[child] === index).map(({ name }) => name),
       })),
       input,
-      analysis: analysisOf(input),
-      byChance: chosenByChance(game, input),
+      figures,
+      byChance,
+      advice,
+      known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
   },
 )
 
 /** Mean goes where children choose by chance; null where there is nothing to choose, or the time ends the game. */
-function chosenByChance(game: AnyGame, input: FiguresInput): number | null {
+async function chosenByChance(game: AnyGame, input: FiguresInput): Promise<number | null> {
   if (!game.planner) return null
-  return analysisOf({ ...input, choice: 'novice', games: 1000 }).set?.goes?.mean ?? null
+  const found = await soFar('analyse', { ...input, choice: 'novice', games: 1000 })
+  return found.state === 'done' ? (found.value.set?.goes?.mean ?? null) : null
 }
+
+/** Advice was tried beforehand for the usual sets of every level; for others it is worked out now. */
+async function adviceFor(input: FiguresInput, measure: LevelMeasure | null): Promise<SoFar<Advice[]>> {
+  if (measure && measure.players === input.players)
+    return { state: 'done', value: adviceIn(measure.tried, input.slotMinutes ?? 12) }
+  return soFar('advise', input)
+}
+
+function knownOf(
+  { players, minutes, within }: LevelMeasure,
+  setOf: number,
+  slotMinutes: number,
+): KnownFigures {
+  return { players, minutes, finishInSlot: within[setOf]?.[slotMinutes] ?? null }
+}
+
+/** The adult waits no longer for the figures of a game. */
+export const stopWaiting = readingClass(
+  classIdSchema.extend({ input: analyseInputSchema.in }),
+  async (_scope, { input }) => stopAsking(input),
+)
 
 function needsOf(gameId: string, params: unknown, children: number, setOf: number): Need[] {
   const game = gameOf(gameId)

@@ -1,14 +1,14 @@
 import { gameOf } from '@/core/games'
 import type { Day } from '@/core/planning/calendar'
 import type { Need } from '@/core/planning/materials'
-import { seenInClass } from '@/data/queries/evidence'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
 import { childrenOf } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
-import { workOutSession } from './plan/work-out'
+import type { PlanView } from '@/core/planning/session/work-out'
+import { workOutSession } from './plan/context'
 import { classSuggestions, type ChildSuggestion } from './progress'
 import { readingClass } from './use-case'
 
@@ -38,22 +38,21 @@ const mostToLookAt = 5
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
 export const harbourPage = readingClass(classIdSchema, async (scope): Promise<HarbourPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [children, newest, session, seen, style] = await Promise.all([
+  const [children, newest, session, style] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     nextSession(scope),
-    seenInClass(scope),
     houseStyleOf(scope),
   ])
   const toLookAt = newest
-    ? classSuggestions(children, seen, newest, style.movingUp, today).slice(0, mostToLookAt)
+    ? (await classSuggestions(scope, children, newest, style.movingUp, today)).slice(0, mostToLookAt)
     : []
   const frame = { children: children.length, hasGroups: newest !== null, toLookAt, today }
   if (!session || !newest) return { ...frame, session: null }
   const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)
   if (!grouping) return { ...frame, session: null }
 
-  const view = workOutSession(session, grouping, children)
+  const view = await workOutSession(session, grouping, children)
   const now = view.visits.filter(({ slot }) => slot === session.slot)
   return {
     ...frame,
@@ -66,24 +65,22 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
       slots: session.slots,
       slot: session.slot,
       ...view.times.slots[session.slot],
-      stations: session.stations.map(({ gameId, mode, position }) => {
-        const here = now.filter(({ station }) => station === position)
+      stations: session.stations.map(({ id, gameId, mode }) => {
+        const here = now.filter(({ stationId }) => stationId === id)
         return {
           title: gameOf(gameId).title,
           level: [...new Set(here.map(({ levelTitle }) => levelTitle))].join(' · '),
           mode,
-          pennants: here.map(({ group }) => grouping.groups[group].pennant),
+          pennants: view.groups
+            .filter((group) => here.some(({ groupId }) => groupId === group.id))
+            .map(({ pennant }) => pennant),
         }
       }),
       unlikely: view.conflicts.flatMap((conflict) =>
         conflict.kind === 'too-long'
           ? [
               {
-                station:
-                  view.stations[
-                    view.visits.find(({ slot, group }) => slot === conflict.slot && group === conflict.group)!
-                      .station
-                  ].title,
+                station: titleAt(view, conflict),
                 finishInSlot: conflict.finishInSlot,
               },
             ]
@@ -93,3 +90,9 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
     },
   }
 })
+
+/** The game of a group in a slot. */
+function titleAt({ visits, stations }: PlanView, cell: { slot: number; groupId: string }): string {
+  const visit = visits.find(({ slot, groupId }) => slot === cell.slot && groupId === cell.groupId)
+  return stations.find(({ id }) => id === visit?.stationId)?.title ?? ''
+}

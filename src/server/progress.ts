@@ -3,16 +3,17 @@ import { suggest, usualCount, type MovingUp, type Suggestion } from '@/core/evid
 import { weigh } from '@/core/evidence/policies'
 import { gameOf } from '@/core/games'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
-import { strandIds, strandOf, type StepPlace, type StrandId } from '@/core/skills'
+import { stepIndex, strandIds, topStep, type StepPlace, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
-import { bandsOf, observationsOf, seenInClass, type BandPoint, type SeenRow } from '@/data/queries/evidence'
+import { bandsOf, latestOf, seenLately, type BandPoint, type SeenRow } from '@/data/queries/evidence'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
+import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
 import { beliefOf } from './estimates'
-import { stepOfVisit } from './run'
+import { stepOfVisit } from './marks'
 import { NotHere, readingClass } from './use-case'
 
 export interface ChildSuggestion {
@@ -21,7 +22,8 @@ export interface ChildSuggestion {
   /** Position of the child's group; null: in none. */
   pennant: number | null
   strand: StrandId
-  step: number
+  /** Id of the step. */
+  step: string
   suggestion: Suggestion
 }
 
@@ -34,20 +36,26 @@ function placeOfChild(
   if (group && grouping && grouping.mode !== 'mixed' && grouping.mode !== 'pairs')
     return stepOfVisit(grouping.gameId, group.levelId, grouping.strand)
   const strand = grouping?.strand ?? 'add'
-  return { strand, step: estimates[strand].workingStep ?? strandOf(strand).steps.length - 1 }
+  return { strand, step: estimates[strand].workingStep ?? topStep(strand) }
 }
 
 /** What the evidence says about each child at the step its group plays at. */
-function suggestionsFor(
+async function suggestionsFor(
+  scope: ClassScope,
   children: readonly Child[],
-  seen: readonly SeenRow[],
   grouping: StoredGrouping | null,
   movingUp: MovingUp,
   today: Day,
-): ChildSuggestion[] {
-  return children.map((child) => {
+): Promise<ChildSuggestion[]> {
+  const placed = children.map((child) => {
     const group = grouping?.groups.find(({ pupils }) => pupils.includes(child.id))
-    const place = placeOfChild(child, group, grouping)
+    return { child, group, place: placeOfChild(child, group, grouping) }
+  })
+  const seen = await seenLately(
+    scope,
+    placed.map(({ child, place }) => ({ pupilId: child.id, strand: place.strand })),
+  )
+  return placed.map(({ child, group, place }) => {
     const own = seen.filter(({ pupilId }) => pupilId === child.id)
     const newest = Object.values(child.estimates)
       .flatMap(({ observations, day }) => (observations > 0 ? [day] : []))
@@ -61,7 +69,7 @@ function suggestionsFor(
       ...place,
       suggestion: suggest(
         {
-          step: place.step,
+          step: stepIndex(place),
           secure: estimate.secure,
           struggling: estimate.struggling,
           seen: judgedOn(own, place.strand),
@@ -74,14 +82,12 @@ function suggestionsFor(
 }
 
 /** A child's judgements on a strand, with school days counted from a Monday long ago. */
-const judgedOn = (seen: readonly SeenRow[], on: StrandId) =>
-  seen
-    .filter(({ strand }) => strand === on)
-    .map(({ step, judged, schoolDay }) => ({
-      step,
-      judged,
-      day: schoolDaysBetween('2000-01-03', schoolDay),
-    }))
+const judgedOn = (seen: readonly SeenRow[], strand: StrandId) =>
+  seen.map(({ step, judged, schoolDay }) => ({
+    step: stepIndex({ strand, step }),
+    judged,
+    day: schoolDaysBetween('2000-01-03', schoolDay),
+  }))
 
 const order: Record<Suggestion['kind'], number> = { ready: 0, 'step-back': 1, 'another-look': 2, stay: 3 }
 
@@ -93,14 +99,14 @@ function pressing(suggestions: readonly ChildSuggestion[]): ChildSuggestion[] {
 }
 
 /** The class's suggestions, the most pressing first. */
-export function classSuggestions(
+export async function classSuggestions(
+  scope: ClassScope,
   children: readonly Child[],
-  seen: readonly SeenRow[],
   grouping: StoredGrouping | null,
   movingUp: MovingUp,
   today: Day,
 ) {
-  return pressing(suggestionsFor(children, seen, grouping, movingUp, today))
+  return pressing(await suggestionsFor(scope, children, grouping, movingUp, today))
 }
 
 /** A point of a band as a chart needs it. */
@@ -118,7 +124,7 @@ export interface ProgressPage {
   suggestions: ChildSuggestion[]
   /** The class's way of deciding: what the suggestions come from. */
   movingUp: MovingUp
-  children: { id: string; name: string; workingStep: number | null; band: DrawnPoint[] }[]
+  children: { id: string; name: string; workingStep: string | null; band: DrawnPoint[] }[]
   /** Strands on which any child was placed or seen. */
   followed: StrandId[]
   hasGroups: boolean
@@ -128,17 +134,16 @@ export interface ProgressPage {
 /** Who may be ready, who needs another look, and each child's band over time on one strand. */
 export const progressPage = readingClass(progressSchema, async (scope, input): Promise<ProgressPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [grouping, children, seen, style] = await Promise.all([
+  const [grouping, children, style] = await Promise.all([
     groupingOf(scope),
     childrenOf(scope),
-    seenInClass(scope),
     houseStyleOf(scope),
   ])
   const strand = input.strand ?? grouping?.strand ?? 'add'
   const bands = await bandsOf(scope, { strand })
   return {
     strand,
-    suggestions: classSuggestions(children, seen, grouping, style.movingUp, today),
+    suggestions: await classSuggestions(scope, children, grouping, style.movingUp, today),
     movingUp: style.movingUp,
     children: children.map(({ id, name, estimates }) => ({
       id,
@@ -154,25 +159,29 @@ export const progressPage = readingClass(progressSchema, async (scope, input): P
   }
 })
 
+/** Records a child's page shows, the newest first. */
+const mostRecords = 60
+
 const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass(childSchema, async (scope, { pupilId }) => {
-  const [children, grouping, seen, bands, records, style] = await Promise.all([
+  const [children, grouping, bands, records, style] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
-    seenInClass(scope),
     bandsOf(scope, { pupilId }),
-    observationsOf(scope, [pupilId]),
+    latestOf(scope, pupilId, mostRecords),
     houseStyleOf(scope),
   ])
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
   const today = todayIn(scope.classroom.timeZone)
-  const [suggestion] = suggestionsFor([child], seen, grouping, style.movingUp, today)
+  const [suggestion] = await suggestionsFor(scope, [child], grouping, style.movingUp, today)
   const { strand, step } = suggestion
-  const own = seen.filter((row) => row.pupilId === pupilId)
-  const full = await beliefOf(scope, pupilId, strand)
+  const [own, full] = await Promise.all([
+    seenLately(scope, [{ pupilId, strand }]),
+    beliefOf(scope, pupilId, strand),
+  ])
   const group = grouping?.groups.find(({ pupils }) => pupils.includes(pupilId))
   return {
     child: { id: child.id, name: child.name },
@@ -182,7 +191,7 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
       weigh(
         full.belief,
         full.difficulties,
-        { step, seen: judgedOn(own, strand) },
+        { step: stepIndex({ strand, step }), seen: judgedOn(own, strand) },
         style.movingUp.by === 'count' ? style.movingUp : usualCount,
       ),
     movingUp: style.movingUp,
@@ -200,17 +209,17 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
       estimate: child.estimates[id],
       band: toDraw(bands.filter(({ strand }) => strand === id)),
     })),
-    records: records
-      .map(({ id, strand, step, judged, right, of, schoolDay }) => ({
-        id,
-        strand,
-        step,
-        judged,
-        right,
-        of,
-        schoolDay,
-      }))
-      .reverse(),
+    records: records.map(({ id, strand, step, judged, right, of, schoolDay }) => ({
+      id,
+      strand,
+      step,
+      judged,
+      right,
+      of,
+      schoolDay,
+    })),
+    /** There may be more records than are shown. */
+    more: records.length === mostRecords,
     today,
   }
 })

@@ -1,4 +1,5 @@
-import { recordMark, runPage, tapClock } from './run'
+import { recordMark } from './marks'
+import { runPage, tapClock } from './run'
 import { mark, newClass, openTestSchool, running, viewer } from './testing/school'
 
 openTestSchool()
@@ -34,5 +35,5 @@ test('a mark for a child who was not at the station is refused', async () => {
   )
   await expect(
     recordMark(viewer, { classId, ...mark(here.id, here.children[0].id, { judged: null }) }),
-  ).rejects.toThrow('Nothing to record')
+  ).rejects.toThrow('no mark to take back')
 })

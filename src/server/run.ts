@@ -1,12 +1,12 @@
 import { z } from 'zod'
-import { markedStep } from '@/core/evidence/fit'
-import { judgements, type Judgement } from '@/core/evidence/observation'
+import type { Mark, MarkValue } from '@/core/evidence/mark'
 import { gameOf } from '@/core/games'
 import type { Seats } from '@/core/planning/seating/partners'
 import { timetable } from '@/core/planning/timetable'
-import { stepOf, type StrandId } from '@/core/skills'
-import { observationById, observationsOfVisits } from '@/data/queries/evidence'
+import { stepOf } from '@/core/skills'
+import { observationsOfVisits } from '@/data/queries/evidence'
 import { groupingOf } from '@/data/queries/groupings'
+import { sumUpPlayed } from '@/data/queries/held'
 import { allInClass, pupilsOf } from '@/data/queries/pupils'
 import {
   absentOf,
@@ -15,35 +15,22 @@ import {
   sessionOf,
   setAbsent,
   updateSession,
-  visitOf,
   type SessionRow,
   type StationMode,
 } from '@/data/queries/sessions'
 import { classIdSchema, displayName } from './classes'
-import { now } from './clock'
-import { recordEvidence } from './estimates'
-import { levelProfile } from './figures'
-import { changingClass, NotHere, readingClass, Refused } from './use-case'
+import type { ClassScope } from '@/data/scope'
+import { now, todayIn } from './clock'
+import { stepOfVisit } from './marks'
+import { changingClass, NotHere, readingClass } from './use-case'
 
-/** The step that a visit's marks are about. */
-export function stepOfVisit(gameId: string, levelId: string, focus: StrandId) {
-  const { strand, step } = markedStep(levelProfile(gameId, levelId), focus)
-  return { strand, step }
-}
-
-export interface Mark {
-  id: string
-  pupilId: string
-  visitId: string
-  judged: Judgement | null
-  right: number | null
-  of: number | null
-}
+/** A mark that stands, as the run board shows it. */
+export type ShownMark = MarkValue & Pick<Mark, 'id' | 'observer' | 'pupilId' | 'visitId'>
 
 export interface RunVisit {
   id: string
   slot: number
-  station: number
+  stationId: string
   pennant: number
   level: string
   step: VisitStep
@@ -72,6 +59,7 @@ export interface RunPage {
   }
   times: { from: string; to: string }[]
   stations: {
+    id: string
     title: string
     mode: StationMode
     lookFor: string
@@ -81,14 +69,14 @@ export interface RunPage {
     players: { min: number; max: number }
   }[]
   visits: RunVisit[]
-  marks: Mark[]
+  marks: ShownMark[]
   absent: string[]
 }
 
-/** Milliseconds left of the slot under way. */
+/** Milliseconds left of the slot under way; never more than all of it, whatever was done to the computer's clock. */
 function leftOf({ slotMinutes, extraMinutes, slotStartedAt, pausedAt }: SessionRow, at: Date): number {
   const full = (slotMinutes + extraMinutes) * 60_000
-  return slotStartedAt ? full - ((pausedAt ?? at).getTime() - slotStartedAt.getTime()) : full
+  return slotStartedAt ? full - Math.max(0, (pausedAt ?? at).getTime() - slotStartedAt.getTime()) : full
 }
 
 /** The session under way or next to come; null if nothing is planned. */
@@ -113,9 +101,10 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       paused: session.pausedAt !== null,
     },
     times: timetable(session.startsAt, session).slots,
-    stations: session.stations.map(({ gameId, mode }) => {
+    stations: session.stations.map(({ id, gameId, mode }) => {
       const { title, texts, players } = gameOf(gameId)
       return {
+        id,
         title,
         mode,
         lookFor: texts.lookFors[0],
@@ -124,36 +113,43 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
         players: { min: players.min, max: players.max },
       }
     }),
-    visits: session.visits.map(({ id, slot, station, group, levelId, ownLevels, seats }) => {
-      const { gameId } = session.stations[station]
-      const { levels } = gameOf(gameId)
-      const titleOf = (level: string) => levels.find((one) => one.id === level)?.title ?? level
-      const stepAt = (level: string): VisitStep => {
-        const { sentence, short, marks: looks } = stepOf(stepOfVisit(gameId, level, grouping.strand))
-        return { sentence, short, marks: looks }
-      }
-      const { pennant, pupils } = grouping.groups[group]
-      const ranged = Object.keys(ownLevels).length > 0
-      return {
-        id,
-        slot,
-        station,
-        pennant,
-        level: ranged ? 'own ranges' : titleOf(levelId),
-        step: stepAt(levelId),
-        seats,
-        children: [...new Set([...seats.flat(), ...pupils])].flatMap((pupilId) => {
-          const name = names.get(pupilId)
-          if (!name) return []
-          const level = ownLevels[pupilId] ?? levelId
-          return [
-            { id: pupilId, name, ...(ranged ? { own: { range: titleOf(level), step: stepAt(level) } } : {}) },
-          ]
-        }),
-      }
-    }),
-    marks: marks.map(({ id, pupilId, visitId, judged, right, of }) => ({
+    visits: session.visits
+      .map(({ id, slot, stationId, groupId, levelId, ownLevels, seats }) => {
+        const { gameId } = session.stations.find((station) => station.id === stationId)!
+        const { levels } = gameOf(gameId)
+        const titleOf = (level: string) => levels.find((one) => one.id === level)?.title ?? level
+        const stepAt = (level: string): VisitStep => {
+          const { sentence, short, marks: looks } = stepOf(stepOfVisit(gameId, level, grouping.strand))
+          return { sentence, short, marks: looks }
+        }
+        const { pennant, pupils } = grouping.groups.find((group) => group.id === groupId)!
+        const ranged = Object.keys(ownLevels).length > 0
+        return {
+          id,
+          slot,
+          stationId,
+          pennant,
+          level: ranged ? 'own ranges' : titleOf(levelId),
+          step: stepAt(levelId),
+          seats,
+          children: [...new Set([...seats.flat(), ...pupils])].flatMap((pupilId) => {
+            const name = names.get(pupilId)
+            if (!name) return []
+            const level = ownLevels[pupilId] ?? levelId
+            return [
+              {
+                id: pupilId,
+                name,
+                ...(ranged ? { own: { range: titleOf(level), step: stepAt(level) } } : {}),
+              },
+            ]
+          }),
+        }
+      })
+      .sort((a, b) => a.slot - b.slot || a.pennant - b.pennant),
+    marks: marks.map(({ id, observer, pupilId, visitId, judged, right, of }) => ({
       id,
+      observer,
       pupilId,
       visitId: visitId!,
       judged,
@@ -182,6 +178,9 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
     case 'start':
       return updateSession(scope, sessionId, {
         state: 'running',
+        // Begun on another day than planned: it is a session of today.
+        day: todayIn(scope.classroom.timeZone),
+        begunAt: at,
         slot: 0,
         slotStartedAt: at,
         pausedAt: null,
@@ -191,13 +190,13 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
       return session.pausedAt ? undefined : updateSession(scope, sessionId, { pausedAt: at })
     case 'resume': {
       if (!session.pausedAt || !session.slotStartedAt) return
-      const moved = session.slotStartedAt.getTime() + at.getTime() - session.pausedAt.getTime()
+      const moved = session.slotStartedAt.getTime() + Math.max(0, at.getTime() - session.pausedAt.getTime())
       return updateSession(scope, sessionId, { pausedAt: null, slotStartedAt: new Date(moved) })
     }
     case 'minute-more':
       return updateSession(scope, sessionId, { extraMinutes: Math.min(60, session.extraMinutes + 1) })
     case 'next':
-      if (slot + 1 >= session.slots) return updateSession(scope, sessionId, { state: 'done' })
+      if (slot + 1 >= session.slots) return end(scope, sessionId)
       return updateSession(scope, sessionId, {
         slot: slot + 1,
         slotStartedAt: at,
@@ -205,64 +204,18 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
         extraMinutes: 0,
       })
     case 'finish':
-      return updateSession(scope, sessionId, { state: 'done' })
+      return end(scope, sessionId)
   }
 })
+
+async function end(scope: ClassScope, sessionId: string) {
+  await updateSession(scope, sessionId, { state: 'done' })
+  await sumUpPlayed(scope, sessionId)
+}
 
 const absentSchema = sessionSchema.extend({ pupilId: z.uuid(), absent: z.boolean() })
 
 export const markAbsent = changingClass(absentSchema, async (scope, { sessionId, pupilId, absent }) => {
   if (!(await sessionOf(scope, sessionId)) || !(await allInClass(scope, [pupilId]))) throw new NotHere()
   await setAbsent(scope, sessionId, pupilId, absent)
-})
-
-/** One mark as the device that made it sends it: a judgement, a tally, or neither to take one back. */
-const markSchema = classIdSchema
-  .extend({
-    id: z.uuid(),
-    visitId: z.uuid(),
-    pupilId: z.uuid(),
-    judged: z.enum(judgements).nullable().default(null),
-    right: z.number().int().min(0).max(100).nullable().default(null),
-    of: z.number().int().min(1).max(100).nullable().default(null),
-    corrects: z.uuid().nullable().default(null),
-    madeAt: z.iso.datetime({ offset: true }),
-  })
-  .refine(({ right, of }) => (right === null) === (of === null), {
-    path: ['of'],
-    error: 'A tally needs both numbers.',
-  })
-  .refine(({ right, of }) => right === null || of === null || right <= of, {
-    path: ['right'],
-    error: 'More right than asked.',
-  })
-  .refine(({ judged, of }) => judged === null || of === null, {
-    path: ['judged'],
-    error: 'Either a mark or a tally.',
-  })
-  .refine(({ judged, of, corrects }) => judged !== null || of !== null || corrects !== null, {
-    path: ['corrects'],
-    error: 'Nothing to record.',
-  })
-
-/** Stores a mark and takes it into the child's estimate; sent again, it changes nothing. */
-export const recordMark = changingClass(markSchema, async (scope, { classId: _classId, ...mark }) => {
-  const found = await visitOf(scope, mark.visitId)
-  if (!found || !(await allInClass(scope, [mark.pupilId]))) throw new NotHere()
-  const grouping = await groupingOf(scope, found.session.groupingId)
-  const inGroup = grouping?.groups[found.visit.group]?.pupils.includes(mark.pupilId)
-  if (!grouping || !inGroup) throw new Refused('The child was not at this station in this slot.')
-  if (mark.corrects) {
-    const old = await observationById(scope, mark.corrects)
-    if (!old || old.pupilId !== mark.pupilId || old.visitId !== mark.visitId) throw new NotHere()
-  }
-  const stored = await recordEvidence(scope, {
-    ...mark,
-    ...stepOfVisit(found.gameId, found.visit.ownLevels[mark.pupilId] ?? found.visit.levelId, grouping.strand),
-    adultId: scope.adultId,
-    weight: 1,
-    schoolDay: found.session.day,
-    madeAt: new Date(mark.madeAt),
-  })
-  return { stored }
 })

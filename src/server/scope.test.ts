@@ -5,7 +5,8 @@ import { gameFit, groupsPage, proposeGroups } from './groups/groups'
 import { harbourPage } from './harbour'
 import { countOnShelf, planPage, savePlan } from './plan/plan'
 import { childPage, progressPage } from './progress'
-import { markAbsent, recordMark, runPage, tapClock } from './run'
+import { recordMark } from './marks'
+import { markAbsent, runPage, tapClock } from './run'
 import { NotHere } from './use-case'
 import { list, mark, newClass, openTestSchool, running, stranger, viewer } from './testing/school'
 
@@ -20,7 +21,11 @@ test('a stranger learns nothing of a class and changes nothing in it', async () 
   const attempts: (() => Promise<unknown>)[] = [
     () => classTable(stranger, { classId }),
     () => addChildren(stranger, { classId, list: list('Ida') }),
-    () => place(stranger, { classId, placements: [{ pupilId, strand: 'add', step: 1, sureness: 'sure' }] }),
+    () =>
+      place(stranger, {
+        classId,
+        placements: [{ pupilId, strand: 'add', step: 'take-away-5', sureness: 'sure' }],
+      }),
     () => saveLinks(stranger, { classId, links: [] }),
     () => changeHouseStyle(stranger, { classId, style: {} }),
     () => groupsPage(stranger, { classId }),
@@ -28,7 +33,13 @@ test('a stranger learns nothing of a class and changes nothing in it', async () 
     () => gameFit(stranger, { classId, gameId: 'landfall' }),
     () => planPage(stranger, { classId }),
     () => countOnShelf(stranger, { classId, item: 'die', count: 3 }),
-    () => savePlan(stranger, { classId, sessionId: crypto.randomUUID(), plan: view!.plan }),
+    () =>
+      savePlan(stranger, {
+        classId,
+        sessionId: crypto.randomUUID(),
+        groupingId: view!.groupingId,
+        plan: view!.plan,
+      }),
     () => runPage(stranger, { classId }),
     () => tapClock(stranger, { classId, sessionId, tap: 'next', slot: 0 }),
     () => markAbsent(stranger, { classId, sessionId, pupilId, absent: true }),
@@ -48,7 +59,7 @@ test('one class can’t reach into another through the ids of its children or vi
   await expect(
     place(viewer, {
       classId: own,
-      placements: [{ pupilId: foreign, strand: 'add', step: 1, sureness: 'sure' }],
+      placements: [{ pupilId: foreign, strand: 'add', step: 'take-away-5', sureness: 'sure' }],
     }),
   ).rejects.toThrow(NotHere)
   await expect(recordMark(viewer, { classId: own, ...mark(visit.id, foreign) })).rejects.toThrow(NotHere)

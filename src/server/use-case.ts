@@ -1,5 +1,6 @@
 import type { z } from 'zod'
-import { serverDatabase } from '@/data/connection'
+import { serverDatabase, type Database, type Transaction } from '@/data/connection'
+import { inTransaction } from '@/data/transaction'
 import { enterClass, type ClassScope } from '@/data/scope'
 import type { Viewer } from './viewer'
 
@@ -24,6 +25,12 @@ export class Refused extends Error {
 
 type InClass = { classId: string }
 
+async function enter(db: Database | Transaction, viewer: Viewer, classId: string): Promise<ClassScope> {
+  const scope = await enterClass(db, viewer.adultId, classId)
+  if (!scope) throw new NotHere()
+  return scope
+}
+
 /** A use case that reads one class: parse, authorise, run. */
 export function readingClass<Schema extends z.ZodType<InClass>, Output>(
   schema: Schema,
@@ -31,9 +38,7 @@ export function readingClass<Schema extends z.ZodType<InClass>, Output>(
 ): UseCase<z.input<Schema>, Output> {
   return async (viewer, raw) => {
     const input = schema.parse(raw)
-    const scope = await enterClass(await serverDatabase(), viewer.adultId, input.classId)
-    if (!scope) throw new NotHere()
-    return run(scope, input)
+    return run(await enter(await serverDatabase(), viewer, input.classId), input)
   }
 }
 
@@ -44,11 +49,46 @@ export function changingClass<Schema extends z.ZodType<InClass>, Output>(
 ): UseCase<z.input<Schema>, Output> {
   return async (viewer, raw) => {
     const input = schema.parse(raw)
+    return inTransaction(await serverDatabase(), async (transaction) =>
+      run(await enter(transaction, viewer, input.classId), input),
+    )
+  }
+}
+
+/**
+ * The same with work before the transaction, so that it stays short: others wait while it lasts. `run` has to ask
+ * again for whatever may have changed since.
+ */
+export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Output>(
+  schema: Schema,
+  prepare: (scope: ClassScope, input: z.output<Schema>) => Promise<Prepared>,
+  run: (scope: ClassScope, prepared: Prepared, input: z.output<Schema>) => Promise<Output>,
+): UseCase<z.input<Schema>, Output> {
+  return async (viewer, raw) => {
+    const input = schema.parse(raw)
     const database = await serverDatabase()
-    return database.transaction(async (transaction) => {
-      const scope = await enterClass(transaction, viewer.adultId, input.classId)
-      if (!scope) throw new NotHere()
-      return run(scope, input)
-    })
+    const prepared = await prepare(await enter(database, viewer, input.classId), input)
+    return inTransaction(database, async (transaction) =>
+      run(await enter(transaction, viewer, input.classId), prepared, input),
+    )
+  }
+}
+
+/**
+ * A use case that changes one class part by part, each in a transaction of its own, so that marks of others get
+ * in between. What may refuse the whole is asked before the first part.
+ */
+export function changingInParts<Schema extends z.ZodType<InClass>, Part>(
+  schema: Schema,
+  partsOf: (scope: ClassScope, input: z.output<Schema>) => Promise<readonly Part[]>,
+  run: (scope: ClassScope, part: Part) => Promise<void>,
+): UseCase<z.input<Schema>, void> {
+  return async (viewer, raw) => {
+    const input = schema.parse(raw)
+    const database = await serverDatabase()
+    for (const part of await partsOf(await enter(database, viewer, input.classId), input))
+      await inTransaction(database, async (transaction) =>
+        run(await enter(transaction, viewer, input.classId), part),
+      )
   }
 }

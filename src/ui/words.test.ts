@@ -23,7 +23,7 @@ test('days, and how long ago in school days', () => {
 })
 
 test('a reason says what it rests on; a child is never called low or behind', () => {
-  const countOn = 5
+  const countOn = 'count-on-10'
   const said = [
     { kind: 'ready', own: 8, of: 10, days: 3 },
     { kind: 'step-back', own: 1, of: 9, days: 2 },

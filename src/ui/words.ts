@@ -45,7 +45,7 @@ export const modeInWords = {
 } as const
 
 /** Why a child is worth looking at, as a clause after the name. */
-export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: number): string {
+export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: string): string {
   const at = stepOf({ strand, step }).short
   switch (suggestion.kind) {
     case 'ready':

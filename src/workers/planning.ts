@@ -6,7 +6,7 @@ import { planVisits } from '@/core/planning/plan/search'
 
 /** Who is where, as far as the search has come. */
 export interface Filled {
-  cells: { slot: number; group: number; station: number }[]
+  cells: { slot: number; groupId: string; stationId: string }[]
   cost: number
   /** Share of the changes tried that are to be tried. */
   done: number
@@ -30,7 +30,15 @@ const worker = {
 function cellsOf({ input, offers }: PlanProblem, visits: Visits): Filled['cells'] {
   const groups = input.groups.length
   return [...visits].flatMap((offer, at) =>
-    offer < 0 ? [] : [{ slot: Math.floor(at / groups), group: at % groups, station: offers[offer].station }],
+    offer < 0
+      ? []
+      : [
+          {
+            slot: Math.floor(at / groups),
+            groupId: input.groups[at % groups].id,
+            stationId: input.stations[offers[offer].station].id,
+          },
+        ],
   )
 }
 

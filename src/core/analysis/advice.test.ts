@@ -1,10 +1,10 @@
 import { games, gameOf } from '../games'
-import { advise } from './advice'
+import { adviceIn, tryChanges } from './advice'
 import { analyse, analyseInputSchema } from './analyse'
 
 const advice = (input: object) => {
   const parsed = analyseInputSchema.parse(input)
-  return advise(parsed, analyse(parsed))
+  return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
 }
 
 test('a board that rarely finishes is shortened just enough, and the figures are those of the changed game', () => {
@@ -43,7 +43,7 @@ test.each(games.map(({ id }) => id))(
       slotMinutes: 4,
       games: 150,
     })
-    for (const { params, players, after } of advise(input, analyse(input))) {
+    for (const { params, players, after } of adviceIn(tryChanges(input, analyse(input)), input.slotMinutes)) {
       const changed = analyse(
         analyseInputSchema.parse({ game: id, params, players, slotMinutes: 4, games: 150 }),
       )

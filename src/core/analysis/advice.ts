@@ -1,26 +1,46 @@
+import { cumulative } from '../chance/distribution'
 import type { AnyGame, Variant } from '../games'
 import { splitIntoSets } from '../games/sets'
 import { analyse, type AnalyseInput, type Analysis } from './analyse'
 
-/** The few figures that a change is judged by. */
+/** Minutes up to which the chance of ending is kept. */
+const minutesKept = 60
+
+/** The few figures that a change is judged by, whatever the slot. */
 interface Effect {
-  finishInSlot: number | null
+  /** P(the game ends within m minutes); null where the time ends it. */
+  within: number[] | null
   deadShare: number
   waitingShare: number
   /** Null where the time ends the game. */
   goes: number | null
 }
 
-/** A change worth making, with what was found by trying it. The interface words it. */
-export interface Advice {
+/** The same for one slot. */
+interface EffectInSlot extends Omit<Effect, 'within'> {
+  finishInSlot: number | null
+}
+
+interface TriedChange {
   change: Variant<unknown>['change'] | 'smaller-sets'
   amount?: number
   /** What to analyse, plan and play instead. */
   params: unknown
   players: number
-  why: 'finishes' | 'less-dead' | 'less-waiting'
-  before: Effect
   after: Effect
+}
+
+/** A game as it is and every change it offers, each tried: what takes long, and hangs on no slot. */
+export interface Tried {
+  before: Effect | null
+  changes: TriedChange[]
+}
+
+/** A change worth making, with what was found by trying it. The interface words it. */
+export interface Advice extends Omit<TriedChange, 'after'> {
+  why: 'finishes' | 'less-dead' | 'less-waiting'
+  before: EffectInSlot
+  after: EffectInSlot
 }
 
 const worthFinish = 0.15
@@ -29,39 +49,46 @@ const worthWaiting = 0.1
 /** A game that ends in the slot this often needs no shortening. */
 const oftenEnough = 0.8
 
-/**
- * Tries every change a game offers, and smaller sets, and keeps those that clearly help: a change
- * that finishes more often must be needed, one that spares waiting must not cost the finish.
- * Changes come by how much they help; at most four.
- */
-export function advise(input: AnalyseInput, analysis: Analysis): Advice[] {
+/** P(the game ends within 0, 1, … minutes); null where the time ends it. */
+export const withinMinutes = ({ minutes }: Pick<Analysis, 'minutes'>): number[] | null =>
+  minutes && Array.from({ length: minutesKept + 1 }, (_, minute) => cumulative(minutes.seconds, minute * 60))
+
+/** Tries every change a game offers, and smaller sets. */
+export function tryChanges(input: AnalyseInput, analysis: Analysis): Tried {
   const before = effectOf(analysis)
-  if (!before) return []
-  const found: (Advice & { gain: number })[] = []
-  for (const { change, amount, params } of input.game.variants(input.params)) {
-    const after = tried({ ...input, params })
-    const gain = after && gainOf(before, after)
-    if (gain) found.push({ change, amount, params, players: input.players, before, after, ...gain })
+  if (!before) return { before, changes: [] }
+  const { game, params: rules, players } = input
+  const fewer = smallerSet(game, players)
+  const changes = [
+    ...game.variants(rules).map((variant) => ({ ...variant, players })),
+    ...(fewer ? [{ change: 'smaller-sets' as const, amount: fewer, params: rules, players: fewer }] : []),
+  ]
+  return {
+    before,
+    changes: changes.flatMap((change) => {
+      const after = effectOf(analyse({ ...input, params: change.params, players: change.players }))
+      return after ? [{ ...change, after }] : []
+    }),
   }
-  const fewer = smallerSet(input.game, input.players)
-  const alone = fewer && tried({ ...input, players: fewer })
-  if (fewer && alone && before.waitingShare - alone.waitingShare >= worthWaiting && !spoils(before, alone))
-    found.push({
-      change: 'smaller-sets',
-      amount: fewer,
-      params: input.params,
-      players: fewer,
-      why: 'less-waiting',
-      before,
-      after: alone,
-      gain: before.waitingShare - alone.waitingShare,
-    })
+}
+
+/**
+ * Of the changes tried those that clearly help in a slot: a change that finishes more often must be needed, one
+ * that spares waiting must not cost the finish. By how much they help; at most four.
+ * @param slotMinutes whole minutes, at most 60
+ */
+export function adviceIn({ before: plain, changes }: Tried, slotMinutes: number): Advice[] {
+  if (!plain) return []
+  const before = inSlot(plain, slotMinutes)
   const best = new Map<string, Advice & { gain: number }>()
-  for (const advice of found) {
+  for (const { after: found, ...change } of changes) {
+    const after = inSlot(found, slotMinutes)
+    const gain = gainOf(change.change, before, after)
+    if (!gain) continue
     // Variants of one change come mildest first: the first that finishes often enough will do.
-    const known = best.get(advice.change)
-    if (!known || ((known.after.finishInSlot ?? 1) < oftenEnough && advice.gain > known.gain))
-      best.set(advice.change, advice)
+    const known = best.get(change.change)
+    if (!known || ((known.after.finishInSlot ?? 1) < oftenEnough && gain.gain > known.gain))
+      best.set(change.change, { ...change, before, after, ...gain })
   }
   return [...best.values()]
     .sort((a, b) => b.gain - a.gain)
@@ -69,21 +96,31 @@ export function advise(input: AnalyseInput, analysis: Analysis): Advice[] {
     .map(({ gain: _gain, ...advice }) => advice)
 }
 
-function tried(input: AnalyseInput): Effect | null {
-  return effectOf(analyse(input))
-}
-
-function effectOf({ set, minutes, practice }: Analysis): Effect | null {
+function effectOf(analysis: Analysis): Effect | null {
+  const { set, practice } = analysis
   if (!set || !practice) return null
   return {
-    finishInSlot: minutes?.finishInSlot ?? null,
+    within: withinMinutes(analysis),
     deadShare: set.deadShare,
     waitingShare: practice.waitingShare,
     goes: set.goes?.mean ?? null,
   }
 }
 
-function gainOf(before: Effect, after: Effect): { why: Advice['why']; gain: number } | null {
+const inSlot = ({ within, ...rest }: Effect, slotMinutes: number): EffectInSlot => ({
+  ...rest,
+  finishInSlot: within?.[Math.min(minutesKept, slotMinutes)] ?? null,
+})
+
+function gainOf(
+  change: TriedChange['change'],
+  before: EffectInSlot,
+  after: EffectInSlot,
+): { why: Advice['why']; gain: number } | null {
+  if (change === 'smaller-sets') {
+    const waiting = before.waitingShare - after.waitingShare
+    return waiting >= worthWaiting && !spoils(before, after) ? { why: 'less-waiting', gain: waiting } : null
+  }
   const finish = (after.finishInSlot ?? 0) - (before.finishInSlot ?? 0)
   if (finish >= worthFinish) return { why: 'finishes', gain: finish }
   const dead = before.deadShare - after.deadShare
@@ -91,7 +128,7 @@ function gainOf(before: Effect, after: Effect): { why: Advice['why']; gain: numb
   return null
 }
 
-const spoils = (before: Effect, after: Effect) =>
+const spoils = (before: EffectInSlot, after: EffectInSlot) =>
   (after.finishInSlot ?? 1) < (before.finishInSlot ?? 1) - 0.05
 
 /** Players of each set when a set is split in two; null where the game or the number forbids it. */

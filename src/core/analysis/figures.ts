@@ -1,5 +1,5 @@
 import { cumulative, mean, percentile, type Distribution } from '../chance/distribution'
-import { largestNumber, placeOf, type PracticeItem, type StepPlace } from '../skills'
+import { largestNumber, placeOf, stepIndex, type PracticeItem, type StepPlace } from '../skills'
 import type { CountedItem, Play } from './play'
 import { shareHalfWidth } from './simulate'
 
@@ -102,6 +102,6 @@ function stepsOf(items: readonly CountedItem[], total: number): Practice['steps'
     else steps.set(key, { ...place, share: count / total })
   }
   return [...steps.values()].sort((a, b) =>
-    a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : a.step - b.step,
+    a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : stepIndex(a) - stepIndex(b),
   )
 }

@@ -1,38 +1,47 @@
 import { z } from 'zod'
-import { cumulative } from '../chance/distribution'
 import type { AnyGame } from '../games'
 import { strandIds } from '../skills'
-import { analyse } from './analyse'
+import { tryChanges, withinMinutes, type Tried } from './advice'
+import { analyse, type AnalyseInput } from './analyse'
 import { defaultPace } from './pace'
 
-/** Minutes up to which the chance of ending is kept. */
-const minutesKept = 60
 /** Games for a level that has to be simulated: half-widths of a few per cent, enough to choose by. */
 const gamesPlayed = 1000
+/** The largest set that is measured beside the usual one. */
+const largestSet = 6
 
 export const levelMeasureSchema = z.object({
   players: z.number(),
   method: z.enum(['exact', 'simulated']),
   /** The largest number met, and the share of each skill step. */
   to: z.number(),
-  steps: z.array(z.object({ strand: z.enum(strandIds), step: z.number(), share: z.number() })),
+  steps: z.array(z.object({ strand: z.enum(strandIds), step: z.string(), share: z.number() })),
   itemsPerChildPer10Min: z.number(),
   waitingShare: z.number(),
   deadShare: z.number(),
-  /** Length in minutes; null where the time ends the game. `within[m]`: P(it ends within m minutes). */
-  minutes: z
-    .object({
-      mean: z.number(),
-      p10: z.number(),
-      p50: z.number(),
-      p90: z.number(),
-      within: z.array(z.number()),
-    })
-    .nullable(),
+  /** Length in minutes; null where the time ends the game. */
+  minutes: z.object({ mean: z.number(), p10: z.number(), p50: z.number(), p90: z.number() }).nullable(),
+  /** By the players of a set: P(the game ends within m minutes); null where the time ends it. */
+  within: z.record(z.string(), z.array(z.number()).nullable()),
+  /** Every change the game offers at this level, tried. */
+  tried: z.custom<Tried>((value) => typeof value === 'object' && value !== null && 'changes' in value),
 })
 
 /** What a level of the catalogue comes to with its usual number of players, to choose and to fit by. */
 export type LevelMeasure = z.infer<typeof levelMeasureSchema>
+
+/** How a level is measured with sets of so many. */
+export const measuringInput = (game: AnyGame, params: unknown, players: number): AnalyseInput => ({
+  game,
+  params,
+  players,
+  slotMinutes: 10,
+  method: 'auto',
+  choice: 'planner',
+  games: gamesPlayed,
+  seed: 1,
+  pace: defaultPace,
+})
 
 /**
  * Measures a level with the game's usual number of players (of a whole-class game: eight).
@@ -40,17 +49,9 @@ export type LevelMeasure = z.infer<typeof levelMeasureSchema>
  */
 export function measureLevel(game: AnyGame, params: unknown): LevelMeasure {
   const players = Math.min(8, game.players.typical)
-  const { method, set, minutes, practice } = analyse({
-    game,
-    params,
-    players,
-    slotMinutes: 10,
-    method: 'auto',
-    choice: 'planner',
-    games: gamesPlayed,
-    seed: 1,
-    pace: defaultPace,
-  })
+  const input = measuringInput(game, params, players)
+  const analysis = analyse(input)
+  const { method, set, minutes, practice } = analysis
   if (!practice || !set) throw new Error(`${game.title}: a level that can’t be measured.`)
   return {
     players,
@@ -60,14 +61,36 @@ export function measureLevel(game: AnyGame, params: unknown): LevelMeasure {
     itemsPerChildPer10Min: practice.itemsPerChildPer10Min,
     waitingShare: practice.waitingShare,
     deadShare: set.deadShare,
-    minutes: minutes && {
-      mean: minutes.mean,
-      p10: minutes.p10,
-      p50: minutes.p50,
-      p90: minutes.p90,
-      within: Array.from({ length: minutesKept + 1 }, (_, minute) =>
-        cumulative(minutes.seconds, minute * 60),
+    minutes: minutes && { mean: minutes.mean, p10: minutes.p10, p50: minutes.p50, p90: minutes.p90 },
+    within: {
+      [players]: withinMinutes(analysis),
+      ...Object.fromEntries(
+        otherSets(game, players).map((size) => [
+          size,
+          minutes ? withinMinutes(analyse(measuringInput(game, params, size))) : null,
+        ]),
       ),
     },
+    tried: tryChanges(input, analysis),
   }
+}
+
+/** Sizes a group may be split into beside the usual one. */
+function otherSets({ players: { min, max } }: AnyGame, usual: number): number[] {
+  const sizes: number[] = []
+  for (let size = min; size <= Math.min(max, largestSet); size++) if (size !== usual) sizes.push(size)
+  return sizes
+}
+
+/** Chance that a game of a level ends in a slot of whole minutes; null: the time ends it. Measured where it was, else worked out. */
+export function finishInSlot(
+  game: AnyGame,
+  params: unknown,
+  { within, minutes }: LevelMeasure,
+  players: number,
+  slotMinutes: number,
+): number | null {
+  if (minutes === null) return null
+  const known = within[players] ?? withinMinutes(analyse(measuringInput(game, params, players)))
+  return known?.[Math.min(known.length - 1, slotMinutes)] ?? null
 }

@@ -1,9 +1,7 @@
-import type { StrandId } from '../skills'
+import { stepIndex, type StepPlace, type StrandId } from '../skills'
 
 /** Share of a level's items that practise one step. */
-export interface ProfileStep {
-  strand: StrandId
-  step: number
+export interface ProfileStep extends StepPlace {
   share: number
 }
 
@@ -18,7 +16,7 @@ export function expectedSuccess(
   profile: readonly ProfileStep[],
   rightAlone: Record<StrandId, readonly number[]>,
 ): number {
-  return profile.reduce((sum, { strand, step, share }) => sum + share * rightAlone[strand][step], 0)
+  return profile.reduce((sum, place) => sum + place.share * rightAlone[place.strand][stepIndex(place)], 0)
 }
 
 /** A step with at least this share of a level's items is what the level is for. */
@@ -34,5 +32,5 @@ export function markedStep(profile: readonly ProfileStep[], focus?: StrandId): P
   const most = open.reduce((best, step) => (step.share > best.share ? step : best))
   return open
     .filter(({ share, strand }) => share >= worthMarking && strand === most.strand)
-    .reduce((hardest, step) => (step.step > hardest.step ? step : hardest), most)
+    .reduce((hardest, step) => (stepIndex(step) > stepIndex(hardest) ? step : hardest), most)
 }

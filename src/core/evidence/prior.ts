@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { strandOf, type StrandId } from '../skills'
+import { stepOf, type StrandId } from '../skills'
 
 export const yearGroups = ['Reception', 'Year 1', 'Year 2', 'Year 3', 'Year 4'] as const
 export type YearGroup = (typeof yearGroups)[number]
@@ -12,33 +12,31 @@ export type Sureness = (typeof surenesses)[number]
 const spread: Record<Sureness, number> = { about: 1, sure: 0.5, unknown: 2 }
 
 /** The step a child of a year group usually works on in the autumn. Common practice, no source. */
-const usualStep: Record<StrandId, Record<YearGroup, number>> = {
-  count: byYear(1, 3, 4, 5, 6),
-  'count-back': byYear(0, 1, 2, 3, 3),
-  numerals: byYear(1, 2, 3, 4, 5),
-  'how-many': byYear(1, 3, 4, 5, 5),
-  order: byYear(0, 2, 3, 4, 6),
-  add: byYear(1, 5, 8, 11, 13),
-  place: byYear(0, 0, 2, 3, 4),
-  'skip-tens': byYear(0, 0, 1, 1, 1),
-  'skip-fives': byYear(0, 0, 0, 1, 1),
-  'skip-twos': byYear(0, 0, 0, 1, 1),
-  'skip-more': byYear(0, 0, 0, 0, 1),
-  facts: byYear(0, 0, 0, 1, 2),
-  time: byYear(0, 0, 1, 2, 2),
-  pattern: byYear(0, 1, 2, 2, 2),
+const usualStep: Record<StrandId, Record<YearGroup, string>> = {
+  count: byYear('count-10 count-30 count-100 count-120 count-1000'),
+  'count-back': byYear('back-5 back-10 back-20 back-100 back-100'),
+  numerals: byYear('numerals-10 numerals-20 numerals-100 numerals-120 numerals-1000'),
+  'how-many': byYear('count-out-10 five-and-some count-out-20 tens-and-ones-100 tens-and-ones-100'),
+  order: byYear('more-5 one-more-10 order-20 order-100 order-1000'),
+  add: byYear('take-away-5 count-on-10 count-on-20 tens-ones-100 complement-100'),
+  place: byYear('ten-and-some ten-and-some tens-ones ten-more-grid hundreds'),
+  'skip-tens': byYear('tens-50 tens-50 tens-100 tens-100 tens-100'),
+  'skip-fives': byYear('fives-50 fives-50 fives-50 fives-100 fives-100'),
+  'skip-twos': byYear('twos-20 twos-20 twos-20 twos-100 twos-100'),
+  'skip-more': byYear('threes-fours threes-fours threes-fours threes-fours sevens'),
+  facts: byYear('x2-10-5 x2-10-5 x2-10-5 x3-4 x6-9'),
+  time: byYear('hour hour half-hour quarter quarter'),
+  pattern: byYear('pattern-ab pattern-aab pattern-abc pattern-abc pattern-abc'),
 }
 
-/** Steps from Reception to Year 4. */
-function byYear(...steps: [number, number, number, number, number]): Record<YearGroup, number> {
-  return Object.fromEntries(yearGroups.map((year, index) => [year, steps[index]])) as Record<
-    YearGroup,
-    number
-  >
+/** Ids of steps from Reception to Year 4. */
+function byYear(steps: string): Record<YearGroup, string> {
+  const ids = steps.split(' ')
+  return Object.fromEntries(yearGroups.map((year, index) => [year, ids[index]])) as Record<YearGroup, string>
 }
 
 export interface Placement {
-  step: number
+  step: string
   sureness: Sureness
 }
 
@@ -52,5 +50,5 @@ export function placementByYear(strand: StrandId, year: YearGroup): Placement {
  * more are right alone, so the mean stands just above the step's difficulty.
  */
 export function priorOf(strand: StrandId, { step, sureness }: Placement): { mean: number; sd: number } {
-  return { mean: strandOf(strand).steps[step].difficulty + 0.5, sd: spread[sureness] }
+  return { mean: stepOf({ strand, step }).difficulty + 0.5, sd: spread[sureness] }
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { restoredChance, seededChance } from '../chance/chance'
-import { isTrue, largestNumber, strands, placeOf } from '../skills'
+import { hasStep, isTrue, largestNumber, placeOf } from '../skills'
 import { gameEventSchema, type GameEvent } from './events'
 import { anyMove } from './game'
 import { games, gameOf, playGo, type AnyGame, type Choice, type GameState } from './index'
@@ -110,8 +110,7 @@ test.each(levels.map(({ game, level }) => [game.id, level.id, game, level] as co
         items++
         expect(isTrue(event.item)).toBe(true)
         expect(largestNumber(event.item)).toBeLessThanOrEqual(level.to)
-        const { strand, step } = placeOf(event.item)
-        expect(strands.find(({ id }) => id === strand)!.steps[step]).toBeDefined()
+        expect(hasStep(placeOf(event.item))).toBe(true)
       }
     expect(items).toBeGreaterThan(0)
   },

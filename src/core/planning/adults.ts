@@ -1,13 +1,13 @@
 /** A station that has an adult in a slot; `led`: that is the teacher's place before anybody else's. */
-export interface AdultNeed {
-  station: number
+export interface AdultNeed<Station = number> {
+  station: Station
   led: boolean
 }
 
 /** An adult at a station in a slot; adult 0 is the teacher. */
-export interface AdultPlace {
+export interface AdultPlace<Station = number> {
   slot: number
-  station: number
+  station: Station
   adult: number
 }
 
@@ -17,18 +17,21 @@ export interface AdultPlace {
  * last, which is the least walking there can be (Belady 1966, IBM Systems Journal 5:78, for pages of a memory).
  * @param slots what each slot asks for, in order; never more than there are adults
  */
-export function placeAdults(slots: readonly (readonly AdultNeed[])[], adults: number): AdultPlace[] {
-  const at = new Array<number | null>(adults).fill(null)
+export function placeAdults<Station>(
+  slots: readonly (readonly AdultNeed<Station>[])[],
+  adults: number,
+): AdultPlace<Station>[] {
+  const at = new Array<Station | null>(adults).fill(null)
   /** Slot in which the station next needs an adult; as many as there are slots: never. */
-  const nextUse = (station: number | null, from: number) => {
+  const nextUse = (station: Station | null, from: number) => {
     const next = slots.findIndex(
       (needs, slot) => slot >= from && needs.some((need) => need.station === station),
     )
     return next < 0 ? slots.length : next
   }
   return slots.flatMap((needs, slot) => {
-    const taken = new Map<number, number>()
-    const take = (station: number, adult: number) => {
+    const taken = new Map<Station, number>()
+    const take = (station: Station, adult: number) => {
       taken.set(station, adult)
       at[adult] = station
     }

@@ -2,8 +2,15 @@ import fc from 'fast-check'
 import { gameOf } from '../games'
 import { addDays, clockAfter, schoolDaysBetween, weekday } from './calendar'
 import { materialsOf } from './materials'
-import { repeats, rotate } from './rotation'
+import { rotate, type Place } from './rotation'
 import { noMinutesAround, timetable } from './timetable'
+
+/** Places at which a group comes to a station it has been at before. */
+function repeats(places: readonly Place[]): Place[] {
+  const before = (place: Place) => (other: Place) =>
+    other.slot < place.slot && other.group === place.group && other.station === place.station
+  return places.filter((place) => places.some(before(place)))
+}
 
 test('as many groups as stations and slots: a Latin square', () => {
   for (const n of [2, 3, 4, 6]) {

@@ -16,14 +16,3 @@ export function rotate(groups: number, stations: number, slots: number): Place[]
       places.push({ slot, station: (group + slot) % stations, group })
   return places
 }
-
-/** Places of the rotation at which a group comes to a station it has been at before. */
-export function repeats(places: readonly Place[]): Place[] {
-  const seen = new Set<string>()
-  return places.filter(({ station, group }) => {
-    const key = `${group} ${station}`
-    const again = seen.has(key)
-    seen.add(key)
-    return again
-  })
-}

@@ -16,8 +16,8 @@ test('every statement is served by steps that exist, and is there once', () => {
 test('every step serves a statement, but those that only lead up to one', () => {
   const leadingUp = ['count-5', 'back-5']
   for (const { id, steps: all } of strands)
-    all.forEach((step, index) => {
-      const served = statementsFor({ strand: id, step: index }).length > 0
+    all.forEach((step) => {
+      const served = statementsFor({ strand: id, step: step.id }).length > 0
       expect([step.id, served]).toEqual([step.id, !leadingUp.includes(step.id)])
     })
 })
@@ -78,7 +78,7 @@ test('no step lies beyond the number that its statement names, by more than its 
 
 test('easier steps of a ladder serve no later school year than harder ones, in the Common Core grades', () => {
   const grade = (code: string) => (code.startsWith('K') ? 0 : Number(code[0]))
-  const earliest = (strand: StrandId, step: number) =>
+  const earliest = (strand: StrandId, step: string) =>
     Math.min(
       ...statementsFor({ strand, step })
         .filter(({ document }) => document === 'ccss')
@@ -86,7 +86,7 @@ test('easier steps of a ladder serve no later school year than harder ones, in t
     )
   for (const id of ['count', 'numerals', 'how-many', 'order', 'add', 'place', 'facts'] as const) {
     const grades = strandOf(id)
-      .steps.map((_, step) => earliest(id, step))
+      .steps.map((step) => earliest(id, step.id))
       .filter((year) => year < Infinity)
     expect([id, grades]).toEqual([id, [...grades].sort((a, b) => a - b)])
   }

@@ -46,15 +46,32 @@ export function strandOf(id: StrandId): Strand {
   return strands.find((strand) => strand.id === id)!
 }
 
-export function stepOf(place: StepPlace): Step {
-  return strandOf(place.strand).steps[place.step]
-}
-
-/** A step by its strand and its index there, from 0. */
+/** A step by its strand and its id: ids stay when a ladder gets new rungs. */
 export interface StepPlace {
   strand: StrandId
-  step: number
+  step: string
 }
+
+/** @throws if the strand has no such step */
+export function stepOf(place: StepPlace): Step {
+  return strandOf(place.strand).steps[stepIndex(place)]
+}
+
+/** Where a step stands on its ladder as it is now, from 0: for arithmetic along the ladder, never to be kept. */
+export function stepIndex({ strand, step }: StepPlace): number {
+  const index = positions.get(strand)?.get(step)
+  if (index === undefined) throw new Error(`The strand ${strand} has no step ${step}.`)
+  return index
+}
+
+export const hasStep = ({ strand, step }: StepPlace): boolean => positions.get(strand)?.has(step) ?? false
+
+const positions = new Map(
+  strands.map(({ id, steps }) => [id, new Map(steps.map((step, index) => [step.id, index]))]),
+)
+
+/** The hardest step of a strand. */
+export const topStep = (strand: StrandId): string => strandOf(strand).steps.at(-1)!.id
 
 export { strandIds, type Step, type Strand, type StrandId } from './ladders/strand'
 export { isTrue, itemKey, largestNumber, sentenceOf, type PracticeItem } from './item'

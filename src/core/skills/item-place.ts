@@ -15,7 +15,7 @@ import { time } from './ladders/time'
  * The step an item practises: the one place where facts meet the ladders.
  * An item beyond the top of its ladder counts as the top step.
  */
-export function placeOf(item: PracticeItem): { strand: StrandId; step: number } {
+export function placeOf(item: PracticeItem): { strand: StrandId; step: string } {
   switch (item.op) {
     case 'add':
       return at(add, addStep(item.a, item.b))
@@ -52,14 +52,12 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: number } 
   }
 }
 
-function at(strand: Strand, stepId: string) {
-  return { strand: strand.id, step: strand.steps.findIndex(({ id }) => id === stepId) }
-}
+const at = (strand: Strand, step: string) => ({ strand: strand.id, step })
 
 /** The lowest step whose range holds the number. */
 function upTo(strand: Strand, number: number) {
-  const step = strand.steps.findIndex(({ range }) => number <= range.to)
-  return { strand: strand.id, step: step < 0 ? strand.steps.length - 1 : step }
+  const step = strand.steps.find(({ range }) => number <= range.to) ?? strand.steps.at(-1)!
+  return at(strand, step.id)
 }
 
 /** From nothing a child counts all; from a number held in the head a child counts on. */

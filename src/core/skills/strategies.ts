@@ -1,4 +1,4 @@
-import { strandOf, type StepPlace } from './index'
+import type { StepPlace } from './index'
 import type { StrandId } from './ladders/strand'
 
 /** How a child finds an answer, from counting everything to knowing it. */
@@ -41,7 +41,7 @@ const usual: Partial<Record<StrandId, Record<string, readonly [StrategyId, Strat
 
 /** The strategies to listen for at a step, in their order; empty where the step is not about working out. */
 export function strategiesFor({ strand, step }: StepPlace): (typeof strategies)[number][] {
-  const range = usual[strand]?.[strandOf(strand).steps[step].id]
+  const range = usual[strand]?.[step]
   if (!range) return []
   const at = (id: StrategyId) => strategies.findIndex((strategy) => strategy.id === id)
   return strategies.slice(at(range[0]), at(range[1]) + 1)

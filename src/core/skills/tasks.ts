@@ -1,5 +1,5 @@
 import type { Chance } from '../chance/chance'
-import { stepOf, type StepPlace } from './index'
+import type { StepPlace } from './index'
 import type { PracticeItem } from './item'
 
 /** A task for one child, ready to be said: fresh numbers each time. What to look for are the step's marks. */
@@ -220,10 +220,9 @@ const objectsOf: Record<string, readonly string[]> = {
 }
 
 /** A fresh task of a step. */
-export function taskFor(place: StepPlace, chance: Chance): Task {
-  const { id } = stepOf(place)
-  const item = makers[id](chance)
-  return { item, objects: objectsOf[id] ?? usualObjects(item), say: scriptOf(id, item) }
+export function taskFor({ step }: StepPlace, chance: Chance): Task {
+  const item = makers[step](chance)
+  return { item, objects: objectsOf[step] ?? usualObjects(item), say: scriptOf(step, item) }
 }
 
 function usualObjects(item: PracticeItem): readonly string[] {

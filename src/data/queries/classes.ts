@@ -2,6 +2,7 @@ import { and, count, desc, eq, isNull } from 'drizzle-orm'
 import type { YearGroup } from '@/core/evidence/prior'
 import type { Database, Transaction } from '../connection'
 import { adult, classroom, membership, pupil } from '../schema'
+import type { ClassScope } from '../scope'
 
 export interface ClassCard {
   id: string
@@ -26,6 +27,10 @@ export async function classesOf(db: Database, adultId: string): Promise<ClassCar
     .orderBy(desc(classroom.createdAt))
 }
 
+export async function classExists(db: Database | Transaction, id: string): Promise<boolean> {
+  return (await db.select({ id: classroom.id }).from(classroom).where(eq(classroom.id, id))).length > 0
+}
+
 export async function insertClass(
   db: Transaction,
   adultId: string,
@@ -33,6 +38,11 @@ export async function insertClass(
 ) {
   await db.insert(classroom).values(row)
   await db.insert(membership).values({ adultId, classId: row.id, role: 'teacher' })
+}
+
+/** Holds the class until the transaction ends, so that two new versions of its groups or plans take turns. */
+export async function lockClass({ db, classId }: ClassScope) {
+  await db.select({ id: classroom.id }).from(classroom).where(eq(classroom.id, classId)).for('no key update')
 }
 
 /** Makes sure the adult exists: one teacher for now. */

@@ -1,41 +1,111 @@
-import { and, asc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
+import type { MarksLately } from '@/core/planning/session/past'
 import type { StrandId } from '@/core/skills'
-import { estimate, estimateDay, observation, placement } from '../schema'
+import type { Database } from '../connection'
+import { estimate, estimateDay, observation, placement, pupil } from '../schema'
 import type { ClassScope } from '../scope'
 
 export type ObservationRow = typeof observation.$inferSelect
 export type EstimateWithDensity = Omit<typeof estimate.$inferSelect, 'classId'>
 
-/** Writes the record once, however often it is sent. True if it was new. */
-export async function insertObservation(
-  { db, classId }: ClassScope,
-  row: Omit<ObservationRow, 'classId' | 'storedAt'>,
-) {
-  const written = await db
-    .insert(observation)
-    .values({ ...row, classId })
-    .onConflictDoNothing()
-    .returning({ id: observation.id })
-  return written.length > 0
+type NewObservation = Omit<ObservationRow, 'classId' | 'storedAt' | 'standing'>
+
+/** Writes a record; it does not count until `letStand` has spoken. */
+export async function insertObservation({ db, classId }: ClassScope, row: NewObservation) {
+  await db.insert(observation).values({ ...row, classId, standing: false })
 }
 
-/** Records in the order they were made; those taken back or corrected, and the bare take-backs, are left out. */
-function standing(classId: string) {
-  return and(
-    eq(observation.classId, classId),
-    sql`not exists (select 1 from observation later where later.corrects = ${observation.id})`,
-    sql`(${observation.judged} is not null or ${observation.of} is not null)`,
-  )
+/** Children locked until the transaction ends, so that two devices at one child take turns. */
+export async function lockPupils({ db, classId }: ClassScope, pupilIds: readonly string[]) {
+  await db
+    .select({ id: pupil.id })
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), inArray(pupil.id, [...pupilIds])))
+    .orderBy(asc(pupil.id))
+    .for('no key update')
 }
 
-/** The standing records of these children, oldest first. */
-export function observationsOf({ db, classId }: ClassScope, pupilIds: string[]): Promise<ObservationRow[]> {
-  if (pupilIds.length === 0) return Promise.resolve([])
+/** The records of which one stands, those of an observer for a child at a visit and a step. */
+export function chainOf({ db, classId }: ClassScope, chain: string): Promise<ObservationRow[]> {
   return db
     .select()
     .from(observation)
-    .where(and(standing(classId), inArray(observation.pupilId, pupilIds)))
-    .orderBy(asc(observation.schoolDay), asc(observation.madeAt), asc(observation.id))
+    .where(and(eq(observation.classId, classId), eq(observation.chain, chain)))
+}
+
+/** The first record of an observer for a child at a visit and a step; undefined: none so far. */
+export function chainAt(
+  { db, classId }: ClassScope,
+  {
+    observer,
+    pupilId,
+    visitId,
+    strand,
+    step,
+  }: Pick<ObservationRow, 'observer' | 'pupilId' | 'visitId' | 'strand' | 'step'>,
+) {
+  if (visitId === null) return Promise.resolve(undefined)
+  return db
+    .select({ chain: observation.chain })
+    .from(observation)
+    .where(
+      and(
+        eq(observation.classId, classId),
+        eq(observation.visitId, visitId),
+        eq(observation.pupilId, pupilId),
+        eq(observation.observer, observer),
+        eq(observation.strand, strand),
+        eq(observation.step, step),
+      ),
+    )
+    .limit(1)
+    .then(([row]) => row?.chain)
+}
+
+/** Lets one record of a chain stand, or none. */
+export async function letStand({ db, classId }: ClassScope, chain: string, id: string | null) {
+  await db
+    .update(observation)
+    .set({ standing: id === null ? false : sql`${observation.id} = ${id}` })
+    .where(and(eq(observation.classId, classId), eq(observation.chain, chain)))
+}
+
+const standing = (classId: string) => and(eq(observation.classId, classId), observation.standing)
+const oldestFirst = [asc(observation.schoolDay), asc(observation.madeAt), asc(observation.id)]
+
+/** The standing records of a child on a strand, oldest first; all, or those from a day on. */
+export function historyOf(
+  { db, classId }: ClassScope,
+  pupilId: string,
+  strand: StrandId,
+  from?: string,
+): Promise<ObservationRow[]> {
+  return db
+    .select()
+    .from(observation)
+    .where(
+      and(
+        standing(classId),
+        eq(observation.pupilId, pupilId),
+        eq(observation.strand, strand),
+        from === undefined ? undefined : gte(observation.schoolDay, from),
+      ),
+    )
+    .orderBy(...oldestFirst)
+}
+
+/** The newest standing records of a child, newest first. */
+export function latestOf(
+  { db, classId }: ClassScope,
+  pupilId: string,
+  most: number,
+): Promise<ObservationRow[]> {
+  return db
+    .select()
+    .from(observation)
+    .where(and(standing(classId), eq(observation.pupilId, pupilId)))
+    .orderBy(desc(observation.schoolDay), desc(observation.madeAt), desc(observation.id))
+    .limit(most)
 }
 
 export function observationById({ db, classId }: ClassScope, id: string) {
@@ -46,43 +116,56 @@ export function observationById({ db, classId }: ClassScope, id: string) {
     .then(([row]) => row as ObservationRow | undefined)
 }
 
+/** True if any class has a record of this id. */
+export function observationExists({ db }: ClassScope, id: string): Promise<boolean> {
+  return db
+    .select({ id: observation.id })
+    .from(observation)
+    .where(eq(observation.id, id))
+    .then((rows) => rows.length > 0)
+}
+
 export interface SeenRow {
   pupilId: string
-  strand: StrandId
-  step: number
+  step: string
   judged: NonNullable<ObservationRow['judged']>
   schoolDay: string
 }
 
-/** Judgements an adult made, of the whole class; those of a child on a strand oldest first. */
-export function seenInClass({ db, classId }: ClassScope): Promise<SeenRow[]> {
-  // One row a child and strand: a row a record costs more to carry over than to find.
-  return db
-    .select({
-      pupilId: observation.pupilId,
-      strand: observation.strand,
-      seen: sql<
-        [number, SeenRow['judged'], string][]
-      >`json_agg(json_build_array(${observation.step}, ${observation.judged}, ${observation.schoolDay}) order by ${observation.schoolDay}, ${observation.madeAt})`,
-    })
-    .from(observation)
-    .where(and(standing(classId), isNotNull(observation.judged), eq(observation.weight, 1)))
-    .groupBy(observation.pupilId, observation.strand)
-    .then((rows) =>
-      rows.flatMap(({ pupilId, strand, seen }) =>
-        seen.map(([step, judged, schoolDay]) => ({ pupilId, strand, step, judged, schoolDay })),
-      ),
-    )
+/** Judgements that weigh in what is said of a child: more of the past would change no decision. */
+const mostSeen = 20
+
+/**
+ * The latest judgements an adult made of each child on the strand named for it; those of a child oldest first.
+ * However long the year, it reads as many rows as there are children times `mostSeen`.
+ */
+export async function seenLately(
+  { db, classId }: ClassScope,
+  wanted: readonly { pupilId: string; strand: StrandId }[],
+): Promise<SeenRow[]> {
+  if (wanted.length === 0) return []
+  const pairs = sql.join(
+    wanted.map(({ pupilId, strand }) => sql`(${pupilId}::uuid, ${strand}::text)`),
+    sql`, `,
+  )
+  const { pupilId, strand, schoolDay, madeAt, step, judged, weight } = observation
+  const { rows } = await db.execute<{ pupil: string; seen: [string, SeenRow['judged'], string][] }>(sql`
+    select wanted.pupil, seen.list as seen from (values ${pairs}) as wanted (pupil, strand),
+      lateral (
+        select coalesce(json_agg(json_build_array(step, judged, school_day) order by school_day, made_at), '[]'::json) as list
+        from (
+          select ${step}, ${judged}, ${schoolDay}, ${madeAt} from ${observation}
+          where ${pupilId} = wanted.pupil and ${strand} = wanted.strand and ${observation.classId} = ${classId}
+            and ${observation.standing} and ${judged} is not null and ${weight} = 1
+          order by ${schoolDay} desc, ${madeAt} desc limit ${mostSeen}
+        ) latest
+      ) seen`)
+  return rows.flatMap(({ pupil: id, seen }) =>
+    seen.map(([at, mark, day]) => ({ pupilId: id, step: at, judged: mark, schoolDay: day })),
+  )
 }
 
-/** A child's judgements by an adult since a day, and how many of them were "not yet". */
-export interface MarksRow {
-  pupilId: string
-  marks: number
-  notYet: number
-}
-
-export function marksSince({ db, classId }: ClassScope, day: string): Promise<MarksRow[]> {
+export function marksSince({ db, classId }: ClassScope, day: string): Promise<MarksLately[]> {
   return db
     .select({
       pupilId: observation.pupilId,
@@ -122,14 +205,29 @@ export function densityOf({ db, classId }: ClassScope, pupilId: string, strand: 
     .then(([row]) => row)
 }
 
-/** The child's estimate, locked until the transaction ends, so that two devices take turns. */
-export function lockEstimate({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+/** The child's estimate on a strand, in full. */
+export function estimateOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
   return db
     .select()
     .from(estimate)
     .where(and(eq(estimate.classId, classId), eq(estimate.pupilId, pupilId), eq(estimate.strand, strand)))
-    .for('update')
     .then(([row]) => row as EstimateWithDensity | undefined)
+}
+
+/** Estimates worked out on another ladder than those of now, by class. */
+export async function estimatesOnOtherLadders(
+  db: Database,
+  ladders: readonly { strand: StrandId; ladder: string }[],
+): Promise<{ classId: string; pupilId: string; strand: StrandId }[]> {
+  const current = sql.join(
+    ladders.map(({ strand, ladder }) => sql`(${strand}::text, ${ladder}::text)`),
+    sql`, `,
+  )
+  return db
+    .select({ classId: estimate.classId, pupilId: estimate.pupilId, strand: estimate.strand })
+    .from(estimate)
+    .where(sql`(${estimate.strand}, ${estimate.ladder}) not in (${current})`)
+    .orderBy(asc(estimate.classId))
 }
 
 export async function saveEstimates({ db, classId }: ClassScope, rows: EstimateWithDensity[]) {
@@ -140,6 +238,7 @@ export async function saveEstimates({ db, classId }: ClassScope, rows: EstimateW
     .onConflictDoUpdate({
       target: [estimate.pupilId, estimate.strand],
       set: {
+        ladder: sql`excluded.ladder`,
         day: sql`excluded.day`,
         mean: sql`excluded.mean`,
         sd: sql`excluded.sd`,
@@ -152,6 +251,8 @@ export async function saveEstimates({ db, classId }: ClassScope, rows: EstimateW
         workingStep: sql`excluded.working_step`,
         observations: sql`excluded.observations`,
         density: sql`excluded.density`,
+        morningDay: sql`excluded.morning_day`,
+        morning: sql`excluded.morning`,
       },
     })
 }
@@ -169,42 +270,66 @@ export async function saveBand({ db, classId }: ClassScope, points: BandPoint[])
   if (points.length === 0) return
   await db
     .insert(estimateDay)
-    .values(points.map((point) => ({ ...point, classId })))
+    .values(
+      points.map(({ pupilId, strand, day, p10, p50, p90 }) => ({
+        classId,
+        pupilId,
+        strand,
+        day,
+        p10,
+        p50,
+        p90,
+      })),
+    )
     .onConflictDoUpdate({
       target: [estimateDay.pupilId, estimateDay.strand, estimateDay.day],
       set: { p10: sql`excluded.p10`, p50: sql`excluded.p50`, p90: sql`excluded.p90` },
     })
 }
 
-export async function clearBands(
+/** Forgets the band of a child on a strand, or one day of it. */
+export async function clearBand(
   { db, classId }: ClassScope,
-  bands: { pupilId: string; strand: StrandId }[],
+  pupilId: string,
+  strand: StrandId,
+  day?: string,
 ) {
-  for (const strand of new Set(bands.map((band) => band.strand)))
-    await db.delete(estimateDay).where(
+  await db
+    .delete(estimateDay)
+    .where(
       and(
         eq(estimateDay.classId, classId),
+        eq(estimateDay.pupilId, pupilId),
         eq(estimateDay.strand, strand),
-        inArray(
-          estimateDay.pupilId,
-          bands.filter((band) => band.strand === strand).map(({ pupilId }) => pupilId),
-        ),
+        day === undefined ? undefined : eq(estimateDay.day, day),
       ),
     )
 }
 
-/** Bands over time of the class, or of one child; each band oldest first. */
+/** Points of a band as they can be told apart in a chart: of the days before, the last of each week. */
+const pointsADay = 20
+
+/** Bands over time of the class, or of one child; each band oldest first, its latest days one by one. */
 export function bandsOf(
   { db, classId }: ClassScope,
   { strand, pupilId }: { strand?: StrandId; pupilId?: string },
 ): Promise<BandPoint[]> {
-  return db
+  const { day, p10, p50, p90 } = estimateDay
+  const ranked = db
     .select({
       pupilId: estimateDay.pupilId,
       strand: estimateDay.strand,
-      days: sql<
-        [string, number, number, number][]
-      >`json_agg(json_build_array(${estimateDay.day}, ${estimateDay.p10}, ${estimateDay.p50}, ${estimateDay.p90}) order by ${estimateDay.day})`,
+      day,
+      p10,
+      p50,
+      p90,
+      ago: sql<number>`row_number() over (partition by ${estimateDay.pupilId}, ${estimateDay.strand} order by ${day} desc)`.as(
+        'ago',
+      ),
+      ofWeek:
+        sql<number>`row_number() over (partition by ${estimateDay.pupilId}, ${estimateDay.strand}, date_trunc('week', ${day}) order by ${day} desc)`.as(
+          'of_week',
+        ),
     })
     .from(estimateDay)
     .where(
@@ -214,7 +339,18 @@ export function bandsOf(
         pupilId ? eq(estimateDay.pupilId, pupilId) : undefined,
       ),
     )
-    .groupBy(estimateDay.pupilId, estimateDay.strand)
+    .as('ranked')
+  return db
+    .select({
+      pupilId: ranked.pupilId,
+      strand: ranked.strand,
+      days: sql<
+        [string, number, number, number][]
+      >`json_agg(json_build_array(${ranked.day}, ${ranked.p10}, ${ranked.p50}, ${ranked.p90}) order by ${ranked.day})`,
+    })
+    .from(ranked)
+    .where(sql`${ranked.ago} <= ${pointsADay} or ${ranked.ofWeek} = 1`)
+    .groupBy(ranked.pupilId, ranked.strand)
     .then((rows) =>
       rows.flatMap(({ pupilId, strand, days }) =>
         days.map(([day, p10, p50, p90]) => ({ pupilId, strand, day, p10, p50, p90 })),

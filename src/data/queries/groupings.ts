@@ -5,7 +5,8 @@ import { jsonList, jsonRow } from '../json-row'
 import { grouping, groupingGroup, groupMember } from '../schema'
 import type { ClassScope } from '../scope'
 
-interface StoredGroup {
+export interface StoredGroup {
+  id: string
   pennant: number
   levelId: string
   pupils: string[]
@@ -28,20 +29,20 @@ export interface StoredGrouping {
   groups: StoredGroup[]
 }
 
-/** One grouping with its groups in order: the newest, or the one asked for. */
+/** One grouping with its groups in the order of their pennants: the newest, or the one asked for. */
 export async function groupingOf({ db, classId }: ClassScope, id?: string): Promise<StoredGrouping | null> {
-  const { position, pennant, levelId, withAdult } = groupingGroup
-  const { pupilId, locked, pair } = groupMember
+  const { id: ofGroup, pennant, levelId, withAdult } = groupingGroup
+  const { groupId, pupilId, locked, pair } = groupMember
   const [row] = await db
     .select({
       ...getTableColumns(grouping),
       groups: jsonList(
-        jsonRow({ pennant, levelId, withAdult }),
+        jsonRow({ id: ofGroup, pennant, levelId, withAdult }),
         sql`${groupingGroup} where ${groupingGroup.groupingId} = ${grouping.id}`,
-        sql`${position}`,
+        sql`${pennant}`,
       ),
       members: jsonList(
-        jsonRow({ position: groupMember.position, pupilId, locked, pair }),
+        jsonRow({ groupId, pupilId, locked, pair }),
         sql`${groupMember} where ${groupMember.groupingId} = ${grouping.id}`,
       ),
     })
@@ -53,8 +54,8 @@ export async function groupingOf({ db, classId }: ClassScope, id?: string): Prom
   const { classId: _classId, groups, members, ...rest } = row
   return {
     ...rest,
-    groups: groups.map((group, at) => {
-      const own = members.filter((member) => member.position === at)
+    groups: groups.map((group) => {
+      const own = members.filter((member) => member.groupId === group.id)
       return {
         ...group,
         pupils: own.map((member) => member.pupilId),
@@ -103,20 +104,20 @@ export async function insertGrouping(
   const { groups, ...row } = made
   await db.insert(grouping).values({ ...row, classId, version })
   await db.insert(groupingGroup).values(
-    groups.map(({ pennant, levelId, withAdult }, position) => ({
+    groups.map(({ id, pennant, levelId, withAdult }) => ({
+      id,
       classId,
       groupingId: made.id,
-      position,
       pennant,
       levelId,
       withAdult,
     })),
   )
-  const members = groups.flatMap(({ pupils, locked, pairs }, position) =>
+  const members = groups.flatMap(({ id, pupils, locked, pairs }) =>
     pupils.map((pupilId) => ({
       classId,
       groupingId: made.id,
-      position,
+      groupId: id,
       pupilId,
       locked: locked.includes(pupilId),
       pair: pairs[pupilId] ?? null,
@@ -124,6 +125,21 @@ export async function insertGrouping(
   )
   if (members.length > 0) await db.insert(groupMember).values(members)
   return version
+}
+
+/** True if the child is in the group. */
+export async function groupMembership({ db, classId }: ClassScope, groupId: string, pupilId: string) {
+  const rows = await db
+    .select({ pupilId: groupMember.pupilId })
+    .from(groupMember)
+    .where(
+      and(
+        eq(groupMember.classId, classId),
+        eq(groupMember.groupId, groupId),
+        eq(groupMember.pupilId, pupilId),
+      ),
+    )
+  return rows.length > 0
 }
 
 /** Who has played in one pair in any version so far, as children of the pair, once a version. */

@@ -1,73 +1,61 @@
-import { and, asc, eq, sql } from 'drizzle-orm'
-import { jsonAll, jsonList } from '../json-row'
-import { attendance, groupMember, station, stationSession, visit } from '../schema'
-import type { StationMode } from '../schema'
+import { and, asc, eq, gte, sql } from 'drizzle-orm'
+import type { Played, SeatedBefore } from '@/core/planning/session/past'
+import { jsonList } from '../json-row'
+import { attendance, groupMember, played, station, stationSession, visit } from '../schema'
 import type { ClassScope } from '../scope'
 
-/** A session that was held: what was at its stations, who came to them, and who played with whom. */
-export interface HeldSession {
-  id: string
-  day: string
-  stations: [gameId: string, mode: StationMode][]
-  /** In the order of the slots; seats only of the days that were asked for. */
-  visits: [slot: number, group: number, station: number, seats: string[][]][]
-  /** Children by their group's position. */
-  members: [group: number, pupilId: string][]
-  away: string[]
+/** Who has played what in all sessions that were held, each with the last day of it. */
+export function playedIn({ db, classId }: ClassScope): Promise<Played[]> {
+  return db
+    .select({ pupilId: played.pupilId, gameId: played.gameId, mode: played.mode, day: played.day })
+    .from(played)
+    .where(eq(played.classId, classId))
 }
 
-/**
- * The sessions that were held, oldest first.
- * @param seatsFrom the day from which on it is told who played with whom
- */
-export async function heldSessions({ db, classId }: ClassScope, seatsFrom: string): Promise<HeldSession[]> {
-  const ofSession = (table: typeof station | typeof visit | typeof attendance) =>
-    sql`${table} where ${table.sessionId} = ${stationSession.id}`
-  const seats = sql<
-    string[][]
-  >`case when ${stationSession.day} >= ${seatsFrom} then ${visit.seats} else '[]'::jsonb end`
-  const [sessions, groupings] = await Promise.all([
-    db
-      .select({
-        id: stationSession.id,
-        day: stationSession.day,
-        groupingId: stationSession.groupingId,
-        stations: jsonList(
-          sql<HeldSession['stations'][number]>`json_build_array(${station.gameId}, ${station.mode})`,
-          ofSession(station),
-          sql`${station.position}`,
-        ),
-        visits: jsonList(
-          sql<
-            HeldSession['visits'][number]
-          >`json_build_array(${visit.slot}, ${visit.group}, ${visit.station}, ${seats})`,
-          ofSession(visit),
-          sql`${visit.slot}`,
-        ),
-        away: jsonList(
-          sql<string>`${attendance.pupilId}`,
-          sql`${ofSession(attendance)} and ${attendance.absent}`,
-        ),
-      })
-      .from(stationSession)
-      .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done')))
-      .orderBy(asc(stationSession.day), asc(stationSession.startsAt)),
-    db
-      .select({
-        id: groupMember.groupingId,
-        members: jsonAll(
-          sql<
-            HeldSession['members'][number]
-          >`json_build_array(${groupMember.position}, ${groupMember.pupilId})`,
-        ),
-      })
-      .from(groupMember)
-      .where(eq(groupMember.classId, classId))
-      .groupBy(groupMember.groupingId),
-  ])
-  const membersOf = new Map(groupings.map(({ id, members }) => [id, members]))
-  return sessions.map(({ groupingId, ...session }) => ({
-    ...session,
-    members: membersOf.get(groupingId) ?? [],
-  }))
+/** Sums up a session that was held: who was there has played what was at the stations. */
+export async function sumUpPlayed({ db, classId }: ClassScope, sessionId: string) {
+  const away = sql`exists (select from ${attendance} where ${attendance.sessionId} = ${stationSession.id}
+    and ${attendance.pupilId} = ${groupMember.pupilId} and ${attendance.absent})`
+  await db.execute(sql`
+    insert into ${played} (class_id, pupil_id, game_id, mode, day)
+    select ${stationSession.classId}, ${groupMember.pupilId}, ${station.gameId}, ${station.mode}, max(${stationSession.day})
+    from ${visit} join ${stationSession} on ${stationSession.id} = ${visit.sessionId}
+      join ${station} on ${station.id} = ${visit.stationId}
+      join ${groupMember} on ${groupMember.groupId} = ${visit.groupId}
+    where ${stationSession.id} = ${sessionId} and ${stationSession.classId} = ${classId} and not ${away}
+    group by 1, 2, 3, 4
+    on conflict (pupil_id, game_id, mode) do update set day = greatest(${played.day}, excluded.day)`)
+}
+
+/** The sets of the sessions that were held since a day, oldest first; who was away sat in none. */
+export async function seatedSince({ db, classId }: ClassScope, day: string): Promise<SeatedBefore[]> {
+  const sessions = await db
+    .select({
+      id: stationSession.id,
+      visits: jsonList(
+        sql<[slot: number, seats: string[][]]>`json_build_array(${visit.slot}, ${visit.seats})`,
+        sql`${visit} where ${visit.sessionId} = ${stationSession.id}`,
+        sql`${visit.slot}`,
+      ),
+      away: jsonList(
+        sql<string>`${attendance.pupilId}`,
+        sql`${attendance} where ${attendance.sessionId} = ${stationSession.id} and ${attendance.absent}`,
+      ),
+    })
+    .from(stationSession)
+    .where(
+      and(
+        eq(stationSession.classId, classId),
+        eq(stationSession.state, 'done'),
+        gte(stationSession.day, day),
+      ),
+    )
+    .orderBy(asc(stationSession.day), asc(stationSession.startsAt), asc(stationSession.id))
+  return sessions.flatMap(({ id: sessionId, visits, away }) =>
+    visits.map(([slot, seats]) => ({
+      sessionId,
+      slot,
+      sets: seats.map((set) => set.filter((child) => !away.includes(child))).filter((set) => set.length > 0),
+    })),
+  )
 }

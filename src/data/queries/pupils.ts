@@ -7,7 +7,7 @@ export type PupilRow = typeof pupil.$inferSelect
 export type PlacementRow = typeof placement.$inferSelect
 
 /** An estimate without its density, which only the filter needs. */
-export type EstimateRow = Omit<typeof estimate.$inferSelect, 'density' | 'classId'>
+export type EstimateRow = Omit<typeof estimate.$inferSelect, 'density' | 'morning' | 'classId'>
 
 /** The children of the class, by name. */
 export function pupilsOf({ db, classId }: ClassScope): Promise<PupilRow[]> {
@@ -34,7 +34,7 @@ export function insertPupils(
 }
 
 export async function estimatesOf({ db, classId }: ClassScope): Promise<EstimateRow[]> {
-  const { classId: _classId, density: _density, ...columns } = getTableColumns(estimate)
+  const { classId: _classId, density: _density, morning: _morning, ...columns } = getTableColumns(estimate)
   const [{ all }] = await db
     .select({ all: jsonAll(jsonRow(columns)) })
     .from(estimate)

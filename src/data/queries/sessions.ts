@@ -1,7 +1,6 @@
 import { and, asc, desc, eq, getTableColumns, ne, sql } from 'drizzle-orm'
 import { jsonList, jsonRow } from '../json-row'
-import { attendance, station, stationSession, visit } from '../schema'
-
+import { attendance, grouping, station, stationSession, visit } from '../schema'
 import type { StationMode } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -30,7 +29,7 @@ const sessionWithParts = {
   visits: jsonList(
     jsonRow(visitColumns),
     sql`${visit} where ${visit.sessionId} = ${stationSession.id}`,
-    sql`${visit.slot}, ${visit.station}, ${visit.group}`,
+    sql`${visit.slot}, ${visit.id}`,
   ),
 }
 
@@ -94,14 +93,16 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
   return row
 }
 
+/** A visit with its session, its game and the strand its groups were made by. */
 export async function visitOf({ db, classId }: ClassScope, id: string) {
   const [row] = await db
-    .select({ visit, session: stationSession, gameId: station.gameId })
+    .select({ visit, session: stationSession, gameId: station.gameId, strand: grouping.strand })
     .from(visit)
     .innerJoin(stationSession, eq(stationSession.id, visit.sessionId))
-    .innerJoin(station, and(eq(station.sessionId, visit.sessionId), eq(station.position, visit.station)))
+    .innerJoin(station, eq(station.id, visit.stationId))
+    .innerJoin(grouping, eq(grouping.id, stationSession.groupingId))
     .where(and(eq(visit.classId, classId), eq(visit.id, id)))
-  return row as { visit: typeof visit.$inferSelect; session: SessionRow; gameId: string } | undefined
+  return row
 }
 
 export async function absentOf({ db, classId }: ClassScope, sessionId: string): Promise<string[]> {

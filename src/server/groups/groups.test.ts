@@ -45,7 +45,7 @@ test('children kept apart are never grouped together, and keeping them together 
 test('regrouping: the fewest moves that help, accepted as a new version', async () => {
   const classId = await newClass()
   const { rows: table } = await classTable(viewer, { classId })
-  const step = (i: number) => (i < 4 ? 4 : 8)
+  const step = (i: number) => (i < 4 ? 'take-away-10' : 'count-on-20')
   await place(viewer, {
     classId,
     placements: table.map(({ id }, i) => ({

@@ -4,6 +4,7 @@ import { groupingModeSchema, type GroupingMode } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { fittingAtOneLevel } from '@/core/grouping/problem'
 import { evenSizes, problemOfRequest, requestFor, type ClassFit, type Link } from '@/core/grouping/request'
+import { lockClass } from '@/data/queries/classes'
 import {
   groupingOf,
   insertGrouping,
@@ -185,6 +186,10 @@ export const saveGroups = changingClass(
   async (scope, { groupingId, gameId, mode, note, groups }) => {
     const pupils = groups.flatMap((group) => group.pupils)
     if (!(await allInClass(scope, pupils))) throw new NotHere()
+    await lockClass(scope)
+    // Sent again because its answer was lost: kept already.
+    const kept = await groupingOf(scope, groupingId)
+    if (kept) return { version: kept.version }
     const filled = groups.filter((group) => group.pupils.length > 0)
     if (filled.length === 0) throw new Refused('Every group is empty. Nothing was saved.')
     const version = await insertGrouping(scope, {
@@ -194,7 +199,7 @@ export const saveGroups = changingClass(
       gameId,
       mode,
       note,
-      groups: filled,
+      groups: filled.map((group) => ({ ...group, id: crypto.randomUUID() })),
     })
     return { version }
   },

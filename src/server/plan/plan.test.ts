@@ -1,23 +1,54 @@
 import { gameOf, games } from '@/core/games'
 import { fewestAgain, pairsAgain } from '@/core/planning/seating/partners'
-import { stepOf } from '@/core/skills'
+import { stepOf, strandOf } from '@/core/skills'
 import { classTable, place } from '../classes'
 import { groupsPage, proposeGroups, saveGroups } from '../groups/groups'
 import { countOnShelf, planPage, previewPlan, savePlan } from './plan'
 import { childPage } from '../progress'
-import { recordMark, runPage, tapClock } from '../run'
+import type { Plan, PlannedStation } from '@/core/planning/session/plan'
+import { recordMark } from '../marks'
+import { runPage, tapClock } from '../run'
 import { grouped, mark, newClass, openTestSchool, rowsOf, viewer } from '../testing/school'
 
 openTestSchool()
+
+type View = NonNullable<Awaited<ReturnType<typeof planPage>>['view']>
+
+/** A station of its own number. */
+const station = (change: Partial<PlannedStation>): PlannedStation => ({
+  id: crypto.randomUUID(),
+  gameId: 'landfall',
+  mode: 'own',
+  places: null,
+  ...change,
+})
+const cell = (view: View, slot: number, group: number, stationId: string, change: object = {}) => ({
+  slot,
+  groupId: view.groups[group].id,
+  stationId,
+  pinned: false,
+  levelId: null,
+  ...change,
+})
+const visitAt = ({ visits, groups }: View, slot: number, group: number) =>
+  visits.find((visit) => visit.slot === slot && visit.groupId === groups[group].id)!
+/** The plan with other properties of the cell of a group in a slot. */
+const withCell = ({ plan, groups }: View, slot: number, group: number, change: object): Plan => ({
+  ...plan,
+  cells: plan.cells.map((one) =>
+    one.slot === slot && one.groupId === groups[group].id ? { ...one, ...change } : one,
+  ),
+})
 
 test('rules of the room show on the cells: an adult where a game needs one, one floor, and the shelf', async () => {
   const classId = await newClass()
   await grouped(classId)
   const { view } = await planPage(viewer, { classId })
-  const kinds = async (stations: { gameId: string; mode: 'own' | 'adult-led' }[]) => {
+  const kinds = async (stations: Partial<PlannedStation>[]) => {
     const { conflicts } = await previewPlan(viewer, {
       classId,
-      plan: { ...view!.plan, stations, slots: 1, chosen: {} },
+      groupingId: view!.groupingId,
+      plan: { ...view!.plan, stations: stations.map(station), slots: 1, cells: undefined },
     })
     return new Set(conflicts.map(({ kind }) => kind))
   }
@@ -69,15 +100,18 @@ test('a plan gives every group a station in every slot, and names what it can’
   const { view } = await planPage(viewer, { classId })
   expect(view!.visits).toHaveLength(view!.plan.slots * 2)
   const slots = view!.plan.stations.length + 1
-  const longer = await previewPlan(viewer, { classId, plan: { ...view!.plan, slots, placed: undefined } })
-  expect(longer.conflicts).toContainEqual({ kind: 'again', slot: slots - 1, group: 0 })
+  const look = (plan: Plan) => previewPlan(viewer, { classId, groupingId: view!.groupingId, plan })
+  const longer = await look({ ...view!.plan, slots, cells: undefined })
+  const [{ id: groupId }] = view!.groups
+  expect(longer.conflicts).toContainEqual({ kind: 'again', slot: slots - 1, groupId })
   // A slot more, nobody placed in it yet: gaps, against which nothing stands.
-  const gaps = await previewPlan(viewer, { classId, plan: { ...view!.plan, slots } })
+  const gaps = await look({ ...view!.plan, slots })
   expect(gaps.gaps).toEqual(
-    [0, 1].map((group) => ({ slot: slots - 1, group, nothingOffered: false, rules: {} })),
+    view!.groups.map(({ id }) => ({ slot: slots - 1, groupId: id, nothingOffered: false, rules: {} })),
   )
-  const chosen = await previewPlan(viewer, { classId, plan: { ...view!.plan, chosen: { '0:0': 'to-100' } } })
-  expect(chosen.visits.find(({ slot, group }) => slot === 0 && group === 0)).toMatchObject({
+  const landfall = view!.stations.find(({ gameId }) => gameId === 'landfall')!.id
+  const chosen = await look(withCell(view!, 0, 0, { stationId: landfall, levelId: 'to-100' }))
+  expect(visitAt(chosen, 0, 0)).toMatchObject({
     levelId: 'to-100',
     chosen: true,
   })
@@ -87,34 +121,39 @@ test('adults, places and pins: told on the cells, kept with the session', async 
   const classId = await newClass()
   await grouped(classId)
   const { view } = await planPage(viewer, { classId })
-  const station = (change: object) =>
-    ({ gameId: 'landfall', mode: 'adult-led', places: null, ...change }) as const
-  const kinds = async (change: object) => {
-    const { conflicts } = await previewPlan(viewer, {
-      classId,
-      plan: { ...view!.plan, slots: 1, placed: { '0:0': 0, '0:1': 1 }, chosen: {}, ...change },
-    })
+  const kinds = async (adults: number, stations: PlannedStation[]) => {
+    const cells = stations.map(({ id }, group) => cell(view!, 0, group, id))
+    const plan = { ...view!.plan, slots: 1, adults, stations, cells }
+    const { conflicts } = await previewPlan(viewer, { classId, groupingId: view!.groupingId, plan })
     return new Set(conflicts.map(({ kind }) => kind))
   }
-  const two = [station({}), station({ mode: 'adult-near' })]
-  expect(await kinds({ stations: two, adults: 1 })).toContain('adults')
-  expect(await kinds({ stations: two, adults: 2 })).not.toContain('adults')
-  const tight = [station({ places: 1 }), station({ mode: 'own' })]
-  expect(await kinds({ stations: tight })).toContain('places')
+  const two = [station({ mode: 'adult-led' }), station({ mode: 'adult-near' })]
+  expect(await kinds(1, two)).toContain('adults')
+  expect(await kinds(2, two)).not.toContain('adults')
+  expect(await kinds(1, [station({ mode: 'adult-led', places: 1 }), station({})])).toContain('places')
   const sessionId = crypto.randomUUID()
   const plan = {
     ...view!.plan,
     slots: 2,
     adults: 2,
     stations: two,
-    placed: { '0:0': 1, '0:1': 0, '1:0': 0 },
-    pinned: ['0:0'],
+    cells: [
+      cell(view!, 0, 0, two[1].id, { pinned: true }),
+      cell(view!, 0, 1, two[0].id),
+      cell(view!, 1, 0, two[0].id),
+    ],
     around: { ...view!.plan.around, tidy: 4, lesson: 20 },
   }
-  await savePlan(viewer, { classId, sessionId, plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
   const kept = (await planPage(viewer, { classId })).view!
-  expect(kept.plan).toMatchObject({ adults: 2, placed: plan.placed, pinned: ['0:0'], around: plan.around })
-  expect(kept.gaps.map(({ slot, group }) => [slot, group])).toEqual([[1, 1]])
+  expect(kept.plan).toMatchObject({ adults: 2, around: plan.around })
+  const where = ({ plan: { cells, stations } }: Pick<View, 'plan'>) =>
+    cells.map(({ slot, groupId, stationId, pinned }) => {
+      const position = stations.findIndex(({ id }) => id === stationId)
+      return `${slot} ${groupId} ${position} ${pinned}`
+    })
+  expect(where(kept).sort()).toEqual(where({ plan }).sort())
+  expect(kept.gaps).toMatchObject([{ slot: 1, groupId: view!.groups[1].id }])
   expect(kept.times.over).toBeGreaterThan(0)
 })
 
@@ -126,7 +165,7 @@ test('mixed groups: each child has a range of its own, on the plan and in what i
     placements: table.map(({ id }, i) => ({
       pupilId: id,
       strand: 'add' as const,
-      step: i % 2 ? 9 : 2,
+      step: i % 2 ? 'make-ten-20' : 'count-all-10',
       sureness: 'sure' as const,
     })),
   })
@@ -148,13 +187,13 @@ test('mixed groups: each child has a range of its own, on the plan and in what i
   const { view } = await planPage(viewer, { classId })
   expect(view!.visits.every(({ ranges }) => ranges.length > 0)).toBe(true)
   // Every range of a group has its track: none is left out of what is printed and fetched.
-  const first = view!.visits.find(({ slot, station }) => slot === 0 && station === 0)!
+  const first = view!.visits.find(({ slot, stationId }) => slot === 0 && stationId === view!.stations[0].id)!
   const tracks = view!.stations[0].needs.filter(({ item }) => item.startsWith('track'))
   expect(tracks.length).toBeGreaterThanOrEqual(
     new Set(first.ranges.map(({ title }) => title.split(',')[0])).size,
   )
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const run = (await runPage(viewer, { classId }))!
   const visit = run.visits.find(
@@ -173,8 +212,13 @@ test('a session without stations, on a day gone by or with odd minutes is refuse
   const { view } = await planPage(viewer, { classId })
   const before = await rowsOf('station_session')
   const keep = (change: object) =>
-    savePlan(viewer, { classId, sessionId: crypto.randomUUID(), plan: { ...view!.plan, ...change } })
-  await expect(keep({ stations: [] })).rejects.toThrow('at least one station')
+    savePlan(viewer, {
+      classId,
+      sessionId: crypto.randomUUID(),
+      groupingId: view!.groupingId,
+      plan: { ...view!.plan, ...change },
+    })
+  await expect(keep({ stations: [], cells: [] })).rejects.toThrow('at least one station')
   await expect(keep({ day: '2026-11-23' })).rejects.toThrow('has passed')
   await expect(keep({ slotMinutes: 3 })).rejects.toThrow('at least 5 minutes')
   expect(await rowsOf('station_session')).toBe(before)
@@ -185,13 +229,14 @@ test('partners change from slot to slot and from session to session; a session o
   await grouped(classId)
   const { view: first } = await planPage(viewer, { classId })
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, plan: first!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: first!.groupingId, plan: first!.plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const run = (await runPage(viewer, { classId }))!
   // The seats of the plan are the seats of the session, and its rows stand in their order.
   for (const { slot, pennant, seats, children } of run.visits) {
     const planned = first!.visits.find(
-      (visit) => visit.slot === slot && first!.groups[visit.group].pennant === pennant,
+      (visit) =>
+        visit.slot === slot && first!.groups.find(({ id }) => id === visit.groupId)!.pennant === pennant,
     )!
     expect(seats).toEqual(planned.seats)
     expect(children.map(({ id }) => id)).toEqual(seats.flat())
@@ -199,21 +244,25 @@ test('partners change from slot to slot and from session to session; a session o
   await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
 
   const { view: second } = await planPage(viewer, { classId })
-  for (const [group] of second!.groups.entries()) {
-    const seatsIn = ({ visits }: typeof second & object) =>
-      visits
-        .filter((visit) => visit.group === group && visit.seats.length > 1)
-        .sort((a, b) => a.slot - b.slot)
+  for (const { id } of second!.groups) {
+    const seatsIn = ({ visits }: View) =>
+      visits.filter((visit) => visit.groupId === id && visit.seats.length > 1).sort((a, b) => a.slot - b.slot)
     const [before, after] = [seatsIn(first!).at(-1)!, seatsIn(second!)[0]]
     const sizes = before.seats.map(({ length }) => length)
     expect(after.partnersAgain).toEqual(pairsAgain(before.seats, after.seats))
     expect(after.partnersAgain).toHaveLength(fewestAgain(sizes, after.seats.length))
   }
   // All was played today; what the teacher pins may come again, and is not told.
-  const soon = ({ conflicts }: NonNullable<typeof second>) =>
-    conflicts.filter(({ kind, group, slot }) => kind === 'game-again' && group === 0 && slot === 0).length
+  const soon = ({ conflicts, groups }: View) =>
+    conflicts.filter(
+      ({ kind, groupId, slot }) => kind === 'game-again' && groupId === groups[0].id && slot === 0,
+    ).length
   expect(soon(second!)).toBe(1)
-  const pinned = await previewPlan(viewer, { classId, plan: { ...second!.plan, pinned: ['0:0'] } })
+  const pinned = await previewPlan(viewer, {
+    classId,
+    groupingId: second!.groupingId,
+    plan: withCell(second!, 0, 0, { pinned: true }),
+  })
   expect(soon(pinned)).toBe(0)
   // Played today: nothing has to be shown first, and the teacher’s table was today.
   expect(second!.showFirst).toEqual([])
@@ -224,11 +273,12 @@ test('a kept plan goes on: levels follow what is believed now, but for those the
   const classId = await newClass()
   await grouped(classId)
   const { view } = await planPage(viewer, { classId })
-  const cell = view!.visits.find(({ slot, group }) => slot === 0 && group === 0)!
-  const { gameId } = view!.stations[cell.station]
-  const hardest = view!.stations[cell.station].levels.at(-1)!.id
+  const { stationId } = visitAt(view!, 0, 0)
+  const { gameId, levels } = view!.stations.find(({ id }) => id === stationId)!
+  const hardest = levels.at(-1)!.id
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, plan: { ...view!.plan, chosen: { '0:0': hardest } } })
+  const plan = withCell(view!, 0, 0, { levelId: hardest })
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
   expect((await planPage(viewer, { classId })).since).toBeNull()
 
   // Everybody is placed at the first step: easier levels fit now.
@@ -237,22 +287,35 @@ test('a kept plan goes on: levels follow what is believed now, but for those the
   await place(viewer, {
     classId,
     placements: rows.flatMap(({ id }) =>
-      strands.map((strand) => ({ pupilId: id, strand, step: 0, sureness: 'sure' as const })),
+      strands.map((strand) => ({
+        pupilId: id,
+        strand,
+        step: strandOf(strand).steps[0].id,
+        sureness: 'sure' as const,
+      })),
     ),
   })
   const { view: now, since } = await planPage(viewer, { classId })
   expect(since).toBe('levels')
-  const levelAt = (slot: number, group: number, shown = now!) =>
-    shown.visits.find((visit) => visit.slot === slot && visit.group === group)!
-  expect(levelAt(0, 0)).toMatchObject({ levelId: hardest, chosen: true })
-  const easier = view!.visits.filter(({ slot, group, levelId }) => levelAt(slot, group).levelId !== levelId)
+  expect(visitAt(now!, 0, 0)).toMatchObject({ levelId: hardest, chosen: true })
+  const [{ id: first }] = now!.groups
+  const nowAt = (slot: number, groupId: string) =>
+    now!.visits.find((visit) => visit.slot === slot && visit.groupId === groupId)!
+  const easier = view!.visits.filter(({ slot, groupId, levelId }) => nowAt(slot, groupId).levelId !== levelId)
   expect(easier.length).toBeGreaterThan(0)
-  for (const { slot, group } of easier) expect(levelAt(slot, group).chosen).toBe(slot === 0 && group === 0)
+  for (const { slot, groupId } of easier)
+    expect(nowAt(slot, groupId).chosen).toBe(slot === 0 && groupId === first)
   // What is run is what was kept, until it is kept again.
   const titles = (await runPage(viewer, { classId }))!.visits.map(({ level }) => level)
   expect(titles).toContain(gameOf(gameId).levels.at(-1)!.title)
   const again = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId: again, plan: now!.plan, replaces: sessionId })
+  await savePlan(viewer, {
+    classId,
+    sessionId: again,
+    groupingId: now!.groupingId,
+    plan: now!.plan,
+    replaces: sessionId,
+  })
   const kept = await planPage(viewer, { classId })
   expect(kept.since).toBeNull()
   expect(kept.view!.visits.map(({ levelId }) => levelId)).toEqual(now!.visits.map(({ levelId }) => levelId))
@@ -263,7 +326,7 @@ test('a kept plan goes on with the newest groups; a session under way stays with
   const groups = await grouped(classId)
   const { view } = await planPage(viewer, { classId })
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
   const [one, other] = groups
   await saveGroups(viewer, {
     classId,
@@ -286,4 +349,60 @@ test('a kept plan goes on with the newest groups; a session under way stays with
   expect(running.view!.groups.map(({ children }) => children.length)).toEqual(
     groups.map(({ pupils }) => pupils.length),
   )
+})
+
+test('a plan opened before the groups were swapped is never kept for the wrong children', async () => {
+  const classId = await newClass()
+  const [one, other] = await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const pinned = withCell(view!, 0, 0, { pinned: true })
+  // The same two groups with their children swapped: the first is now the second.
+  const groups = [
+    { ...one, pupils: other.pupils },
+    { ...other, pupils: one.pupils },
+  ]
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
+  const before = await rowsOf('station_session')
+  const keep = (groupingId: string, plan: Plan) =>
+    savePlan(viewer, { classId, sessionId: crypto.randomUUID(), groupingId, plan })
+  await expect(keep(view!.groupingId, pinned)).rejects.toThrow('groups have changed')
+  // Cells of other groups under the new groups' name are not let through either.
+  const { groupingId } = (await planPage(viewer, { classId })).view!
+  await expect(keep(groupingId, pinned)).rejects.toThrow('nothing here')
+  expect(await rowsOf('station_session')).toBe(before)
+
+  // Looked at again it is carried over: a group goes on by its name, with the children it has now.
+  const merged = await previewPlan(viewer, { classId, groupingId: view!.groupingId, plan: pinned })
+  expect(merged.groupingId).toBe(groupingId)
+  expect(merged.groups.map(({ children }) => children.map(({ id }) => id).sort())).toEqual(
+    groups.map(({ pupils }) => [...pupils].sort()),
+  )
+  expect(visitAt(merged, 0, 0)).toMatchObject({ pinned: true, stationId: visitAt(view!, 0, 0).stationId })
+  await keep(merged.groupingId, merged.plan)
+  expect(await rowsOf('station_session')).toBe(before + 1)
+})
+
+test('a plan sent again because its answer was lost is kept once', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const before = await rowsOf('station_session')
+  const input = { classId, sessionId: crypto.randomUUID(), groupingId: view!.groupingId, plan: view!.plan }
+  const answers = await Promise.all([savePlan(viewer, input), savePlan(viewer, input)])
+  expect(answers).toEqual([{ sessionId: input.sessionId }, { sessionId: input.sessionId }])
+  expect(await rowsOf('station_session')).toBe(before + 1)
+})
+
+test('a level the game has not, a cell twice or beyond the slots, too many cells: refused, not replaced', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const keep = (plan: Plan) =>
+    savePlan(viewer, { classId, sessionId: crypto.randomUUID(), groupingId: view!.groupingId, plan })
+  const [first] = view!.plan.cells
+  await expect(keep(withCell(view!, 0, 0, { levelId: 'to-the-moon' }))).rejects.toThrow('has no level')
+  await expect(keep({ ...view!.plan, cells: [first, first] })).rejects.toThrow('two stations in one slot')
+  await expect(keep({ ...view!.plan, cells: [{ ...first, slot: 5 }] })).rejects.toThrow('There are 2 slots')
+  const many = Array.from({ length: 60_000 }, (_, i) => ({ ...first, slot: i }))
+  await expect(keep({ ...view!.plan, cells: many })).rejects.toThrow()
 })

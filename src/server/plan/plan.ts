@@ -1,24 +1,23 @@
 import { z } from 'zod'
 import { gameIdSchema, games } from '@/core/games'
-import { addDays, type Day } from '@/core/planning/calendar'
-import { marksSince } from '@/data/queries/evidence'
+import type { Day } from '@/core/planning/calendar'
+import { firstPlan, planSchema, type Plan } from '@/core/planning/session/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
+import { lockClass } from '@/data/queries/classes'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
-import { heldSessions } from '@/data/queries/held'
-import { deletePlanned, insertSession, nextSession, type StoredSession } from '@/data/queries/sessions'
-import { inventoryOf, saveCount } from '@/data/queries/shelf'
+import {
+  deletePlanned,
+  insertSession,
+  nextSession,
+  sessionOf,
+  type StoredSession,
+} from '@/data/queries/sessions'
+import { saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
-import { childrenOf } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
-import { changingClass, readingClass, Refused } from '../use-case'
-import { latelyDays, pastOf, playedIn } from './past'
-import { firstPlan, planSchema, planToGoOn, type Plan } from './schema'
-import { partnersPast, seaterFrom } from './seating'
-import { workOut, type PlanContext, type PlanView } from './work-out'
-
-export type { Plan } from './schema'
-export type { PlannedVisit } from './visits'
-export type { Conflict, PlanView } from './work-out'
+import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
+import { carriedOver, planToGoOn, readClass, workOutPlan } from './context'
 
 export interface PlanPage {
   /** Null: there are no groups to plan for. */
@@ -33,26 +32,6 @@ export interface PlanPage {
   since: 'groups' | 'levels' | null
 }
 
-/** What any plan of a class is worked out from: children, shelf, and what was played so far. */
-async function readClass(scope: ClassScope) {
-  const today = todayIn(scope.classroom.timeZone)
-  const lately = addDays(today, -latelyDays)
-  const [children, inventory, held, marks] = await Promise.all([
-    childrenOf(scope),
-    inventoryOf(scope),
-    heldSessions(scope, lately),
-    marksSince(scope, lately),
-  ])
-  const played = playedIn(held)
-  const partners = partnersPast(held)
-  return (grouping: StoredGrouping, day: Day): PlanContext => ({
-    grouping,
-    children,
-    seater: seaterFrom(partners, grouping.mode),
-    room: { inventory, pastOf: (pupils) => pastOf(pupils, played, marks, day), partners },
-  })
-}
-
 /** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
 export const planPage = readingClass(
   classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
@@ -64,17 +43,23 @@ export const planPage = readingClass(
       groupingOf(scope),
       readClass(scope),
     ])
-    const others = session && session.groupingId !== newest?.id
+    const others = session !== null && session.groupingId !== newest?.id
+    const keptFor = others ? await groupingOf(scope, session.groupingId) : newest
     // What runs stays with its groups; what is still planned goes on with the newest.
     const running = session?.state === 'running'
-    const grouping = others && running ? await groupingOf(scope, session.groupingId) : newest
+    const grouping = running ? keptFor : newest
     if (!grouping) return { view: null, session: null, today, games: [], added: false, since: null }
-    const stored = session ? planToGoOn(session) : firstPlan(today, grouping.groups.length)
+    const stored = session
+      ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
+      : firstPlan(today, grouping.groups.length, () => crypto.randomUUID())
     const added = add !== undefined && !running && stored.stations.every(({ gameId }) => gameId !== add)
     const plan: Plan = added
-      ? { ...stored, stations: [...stored.stations, { gameId: add, mode: 'own', places: null }] }
+      ? {
+          ...stored,
+          stations: [...stored.stations, { id: crypto.randomUUID(), gameId: add, mode: 'own', places: null }],
+        }
       : stored
-    const view = workOut(plan, contextOf(grouping, plan.day))
+    const view = await workOutPlan(plan, contextOf(grouping, plan.day))
     return {
       view,
       session: session && { id: session.id, state: session.state },
@@ -89,18 +74,22 @@ export const planPage = readingClass(
 /** True if some level that fits is another than the session was kept with. */
 const levelsMoved = (session: StoredSession, { visits }: PlanView) =>
   visits.some((visit) => {
-    const kept = session.visits.find(({ slot, group }) => slot === visit.slot && group === visit.group)
-    return kept !== undefined && kept.station === visit.station && kept.levelId !== visit.levelId
+    const kept = session.visits.find(({ slot, groupId }) => slot === visit.slot && groupId === visit.groupId)
+    return kept !== undefined && kept.stationId === visit.stationId && kept.levelId !== visit.levelId
   })
 
-/** What a changed plan comes to; writes nothing. */
-export const previewPlan = readingClass(
-  classIdSchema.extend({ plan: planSchema }),
-  async (scope, { plan }) => {
-    const [grouping, contextOf] = await Promise.all([standingGrouping(scope), readClass(scope)])
-    return workOut(plan, contextOf(grouping, plan.day))
-  },
-)
+const plannedForSchema = classIdSchema.extend({
+  /** The groups the plan was made for. */
+  groupingId: z.uuid(),
+  plan: planSchema,
+})
+
+/** What a changed plan comes to; one made for groups of before is carried over to those of now. Writes nothing. */
+export const previewPlan = readingClass(plannedForSchema, async (scope, { groupingId, plan }) => {
+  const [newest, contextOf] = await Promise.all([standingGrouping(scope), readClass(scope)])
+  const madeFor = await madeForGroups(scope, newest, groupingId, plan)
+  return workOutPlan(carriedOver(plan, madeFor, newest), contextOf(newest, plan.day))
+})
 
 /** Keeps how many there are of a thing on the shelf. */
 export const countOnShelf = changingClass(
@@ -120,54 +109,101 @@ export const countOnShelf = changingClass(
   },
 )
 
-const savePlanSchema = classIdSchema.extend({
+const savePlanSchema = plannedForSchema.extend({
   sessionId: z.uuid(),
-  plan: planSchema,
   /** A planned session that this one takes the place of. */
   replaces: z.uuid().nullable().default(null),
 })
 
-/** Keeps a plan as the session of its day. */
-export const savePlan = changingClass(savePlanSchema, async (scope, { sessionId, plan, replaces }) => {
-  const grouping = await standingGrouping(scope)
-  if (plan.day < todayIn(scope.classroom.timeZone))
-    throw new Refused('That day has passed. Choose today or later.')
-  const contextOf = await readClass(scope)
-  const { visits } = workOut(plan, { ...contextOf(grouping, plan.day), room: null })
-  if (visits.length === 0) throw new Refused('No group is at any station yet. Fill the gaps first.')
-  if (replaces) await deletePlanned(scope, replaces)
-  await insertSession(scope, {
-    id: sessionId,
-    groupingId: grouping.id,
-    day: plan.day,
-    startsAt: plan.startsAt,
-    slots: plan.slots,
-    slotMinutes: plan.slotMinutes,
-    around: plan.around,
-    adults: plan.adults,
+/** Keeps a plan as the session of its day, for the groups it was made for. */
+export const savePlan = preparedChange(
+  savePlanSchema,
+  async (scope, { groupingId, plan }) => {
+    const newest = await standingGrouping(scope)
+    await madeForGroups(scope, newest, groupingId, plan)
+    if (newest.id !== groupingId) throw groupsChanged()
+    if (plan.day < todayIn(scope.classroom.timeZone))
+      throw new Refused('That day has passed. Choose today or later.')
+    const contextOf = await readClass(scope)
+    const { visits } = await workOutPlan(plan, { ...contextOf(newest, plan.day), room: null })
+    if (visits.length === 0) throw new Refused('No group is at any station yet. Fill the gaps first.')
+    return visits
+  },
+  async (scope, visits, { sessionId, groupingId, plan, replaces }) => {
+    await lockClass(scope)
+    // Sent again because its answer was lost: kept already.
+    if (await sessionOf(scope, sessionId)) return { sessionId }
+    if ((await standingGrouping(scope)).id !== groupingId) throw groupsChanged()
+    if (replaces) await deletePlanned(scope, replaces)
+    await insertSession(scope, asSession(sessionId, groupingId, plan, visits))
+    return { sessionId }
+  },
+)
+
+/** Groups were swapped while the plan was open: it is never kept for other children than those it was made for. */
+const groupsChanged = () =>
+  new Refused(
+    'The groups have changed since this plan was opened. Nothing was kept: look at it with the new groups first.',
+  )
+
+function asSession(
+  id: string,
+  groupingId: string,
+  { day, startsAt, slots, slotMinutes, around, adults, stations }: Plan,
+  visits: PlanView['visits'],
+): Omit<StoredSession, 'classId'> {
+  // Stations are the session's own: the same plan kept again has others.
+  const stationIds = new Map(stations.map((station) => [station.id, crypto.randomUUID() as string]))
+  return {
+    id,
+    groupingId,
+    day,
+    startsAt,
+    slots,
+    slotMinutes,
+    around,
+    adults,
     state: 'planned',
+    begunAt: null,
     slot: 0,
     slotStartedAt: null,
     pausedAt: null,
     extraMinutes: 0,
-    stations: plan.stations.map((station, position) => ({ ...station, position })),
-    visits: visits.map(({ slot, station, group, levelId, chosen, ownLevels, seats, pinned }) => ({
+    stations: stations.map((station, position) => ({
+      ...station,
+      id: stationIds.get(station.id)!,
+      position,
+    })),
+    visits: visits.map(({ slot, stationId, groupId, levelId, chosen, ownLevels, seats, pinned }) => ({
       id: crypto.randomUUID(),
       slot,
-      station,
-      group,
+      stationId: stationIds.get(stationId)!,
+      groupId,
       levelId,
       levelChosen: chosen,
       ownLevels,
       seats,
       pinned,
     })),
-  })
-  return { sessionId }
-})
+  }
+}
 
 async function standingGrouping(scope: ClassScope): Promise<StoredGrouping> {
   const grouping = await groupingOf(scope)
   if (!grouping) throw new Refused('There are no groups yet. Make groups first.')
+  return grouping
+}
+
+/** The groups a plan was made for. @throws {NotHere} where the class has none such, or the plan names others */
+async function madeForGroups(
+  scope: ClassScope,
+  newest: StoredGrouping,
+  groupingId: string,
+  { cells = [] }: Plan,
+): Promise<StoredGrouping> {
+  const grouping = groupingId === newest.id ? newest : await groupingOf(scope, groupingId)
+  if (!grouping) throw new NotHere()
+  const ids = new Set(grouping.groups.map(({ id }) => id))
+  if (cells.some(({ groupId }) => !ids.has(groupId))) throw new NotHere()
   return grouping
 }

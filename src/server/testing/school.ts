@@ -6,6 +6,7 @@ import { openServerDatabase, serverDatabase } from '@/data/connection'
 import { createClass } from '../classes'
 import { proposeGroups, saveGroups } from '../groups/groups'
 import { planPage, savePlan } from '../plan/plan'
+import { closeThreads } from '../heavy/threads'
 import { runPage, tapClock } from '../run'
 import { currentViewer, type Viewer } from '../viewer'
 
@@ -18,7 +19,10 @@ export function openTestSchool() {
     process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
     await openServerDatabase()
   }, 60_000)
-  afterAll(async () => (await openServerDatabase()).close())
+  afterAll(async () => {
+    await closeThreads()
+    await (await openServerDatabase()).close()
+  })
 }
 
 export const viewer = currentViewer()
@@ -46,7 +50,7 @@ export async function grouped(classId: string) {
 async function planned(classId: string) {
   const sessionId = crypto.randomUUID()
   const { view } = await planPage(viewer, { classId })
-  await savePlan(viewer, { classId, sessionId, plan: view!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
   return sessionId
 }
 
@@ -57,8 +61,11 @@ export async function running(classId: string) {
   return { sessionId, page: (await runPage(viewer, { classId }))! }
 }
 
+export const device = crypto.randomUUID()
+
 export const mark = (visitId: string, pupilId: string, change: object = {}) => ({
   id: crypto.randomUUID(),
+  observer: device,
   visitId,
   pupilId,
   judged: 'own' as const,

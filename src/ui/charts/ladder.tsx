@@ -13,7 +13,7 @@ export function Ladder({
   p90,
 }: {
   strand: StrandId
-  workingStep: number | null
+  workingStep: string | null
   p10: number
   p90: number
 }) {

@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form'
 import { yearGroups, type YearGroup } from '@/core/evidence/prior'
 import type { Action } from '@/server/answer'
 import type { createClass } from '@/server/classes'
+import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { ListInput, type ReadyList } from './list-input'
 
@@ -18,12 +19,13 @@ export function NewClass({ first, create }: { first: boolean; create: Action<typ
   const [list, setList] = useState<ReadyList | null>(null)
   const [problems, setProblems] = useState<string[]>([])
   const [busy, start] = useTransition()
+  // One id however often it is sent: a class whose answer was lost is made once.
+  const [classId] = useState(newId)
 
   function submit(event: React.FormEvent) {
     event.preventDefault()
     if (!list) return setProblems(['Paste the children’s first names first.'])
     if (name.trim() === '') return setProblems(['Give the class a name.'])
-    const classId = crypto.randomUUID()
     const { text, columns, hasHeader } = list
     start(async () => {
       const made = await create({

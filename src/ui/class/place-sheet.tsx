@@ -14,7 +14,8 @@ import { useSaving } from '../sheets/use-saving'
 export interface Placed {
   pupilId: string
   strand: StrandId
-  step: number
+  /** Id of the step. */
+  step: string
   sureness: Sureness
 }
 
@@ -68,13 +69,13 @@ export function PlaceSheet({
               value={placed.step}
               onChange={({ target }) =>
                 change(id, {
-                  step: Number(target.value),
+                  step: target.value,
                   sureness: placed.sureness === 'unknown' ? 'about' : placed.sureness,
                 })
               }
             >
-              {steps.map((step, index) => (
-                <option key={step.id} value={index}>
+              {steps.map((step) => (
+                <option key={step.id} value={step.id}>
                   {step.sentence}
                 </option>
               ))}

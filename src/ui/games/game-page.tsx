@@ -1,13 +1,16 @@
 import Link from 'next/link'
 import type { Analysis } from '@/core/analysis/analyse'
 import type { Spread } from '@/core/analysis/figures'
-import type { gamePage } from '@/server/games'
+import type { Action } from '@/server/answer'
+import type { gamePage, stopWaiting as stop } from '@/server/games'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
 import { few, hundredths } from '../words'
+import { AdviceList } from './advice-list'
 import { GameControls } from './game-controls'
 import { ownInWords } from './own-in-words'
 import { SimulationPanel } from './simulation-panel'
+import { LookAgain, StillWorking } from './still-working'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
 
@@ -15,14 +18,14 @@ type Page = Awaited<ReturnType<typeof gamePage>>
 export function GamePage({
   classId,
   page,
-  children,
+  stopWaiting,
 }: {
   classId: string
   page: Page
-  children: React.ReactNode
+  stopWaiting: Action<typeof stop>
 }) {
-  const { game, level, levels, analysis, input, changed, materials } = page
-  const { minutes, set, practice } = analysis
+  const { game, level, levels, figures, input, changed, materials, advice } = page
+  const analysis = figures.state === 'done' ? figures.value : null
   const slot = input.slotMinutes ?? 12
   const keep = `slot=${slot}&players=${input.players}`
   return (
@@ -33,7 +36,7 @@ export function GamePage({
             {game.title} · {level.title}
             {changed !== null && ' · rules changed'}
           </p>
-          <h1>{headingOf(analysis)}</h1>
+          <h1>{analysis ? headingOf(analysis) : headingSoFar(page)}</h1>
           <p>{game.summary}</p>
         </div>
         <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
@@ -73,31 +76,33 @@ export function GamePage({
             most={game.players.max}
             slotMinutes={slot}
           />
-          {set?.goes && minutes && (
-            <>
-              <h2 className="section">
-                {usually(set.goes, minutes)}{' '}
-                <small>
-                  {analysis.method}
-                  {analysis.games !== null && `, ${analysis.games.toLocaleString('en-GB')} games`}
-                </small>
-              </h2>
-              <LengthChart seconds={minutes.seconds} slotMinutes={slot} method={minutes.method} />
-            </>
+          {figures.state === 'working' && (
+            <StillWorking classId={classId} input={input} stopWaiting={stopWaiting} />
           )}
-          {set && practice && (
-            <>
-              <p className="small">
-                <Sentences set={set} practice={practice} minutes={minutes} byChance={page.byChance} />
-                {ownInWords(analysis.own).map((sentence) => ` ${sentence}`)}
-              </p>
-              <FactGrid items={practice.items} steps={practice.steps} timeBoxed={set.goes === null} />
-            </>
+          {figures.state === 'too-long' && (
+            <p className="small muted">
+              The figures for these rules take longer than a page can wait. Play games out below to see how it
+              goes.
+            </p>
           )}
+          {analysis && <Figures analysis={analysis} slot={slot} byChance={page.byChance} />}
         </div>
         <div className="game-side">
           <h2 className="section">Make it work harder</h2>
-          {children}
+          {advice.state === 'done' ? (
+            <AdviceList
+              advice={advice.value}
+              address={`/c/${classId}/games/${game.id}?level=${level.id}`}
+              slotMinutes={slot}
+            />
+          ) : (
+            <p className="muted small">
+              {advice.state === 'working'
+                ? 'Trying changes …'
+                : 'Trying changes takes too long for these rules.'}
+            </p>
+          )}
+          {advice.state === 'working' && figures.state !== 'working' && <LookAgain />}
           <h2 className="section">Look for</h2>
           <ul className="plain-list small">
             {game.texts.lookFors.map((line) => (
@@ -133,6 +138,51 @@ export function GamePage({
       </div>
     </>
   )
+}
+
+/** How long it takes, and what is practised. */
+function Figures({
+  analysis,
+  slot,
+  byChance,
+}: {
+  analysis: Analysis
+  slot: number
+  byChance: number | null
+}) {
+  const { set, minutes, practice, method, games, own } = analysis
+  return (
+    <>
+      {set?.goes && minutes && (
+        <>
+          <h2 className="section">
+            {usually(set.goes, minutes)}{' '}
+            <small>
+              {method}
+              {games !== null && `, ${games.toLocaleString('en-GB')} games`}
+            </small>
+          </h2>
+          <LengthChart seconds={minutes.seconds} slotMinutes={slot} method={minutes.method} />
+        </>
+      )}
+      {set && practice && (
+        <>
+          <p className="small">
+            <Sentences set={set} practice={practice} minutes={minutes} byChance={byChance} />
+            {ownInWords(own).map((sentence) => ` ${sentence}`)}
+          </p>
+          <FactGrid items={practice.items} steps={practice.steps} timeBoxed={set.goes === null} />
+        </>
+      )}
+    </>
+  )
+}
+
+/** What was measured beforehand speaks until the exact figures are there. */
+function headingSoFar({ known, figures }: Page): string {
+  if (known?.finishInSlot != null) return finishInWords(known.finishInSlot)
+  if (known && known.minutes === null) return 'As long as you like'
+  return figures.state === 'working' ? 'Working out how it goes …' : 'How long it takes is not known'
 }
 
 function headingOf({ minutes, practice, reason }: Analysis): string {

@@ -60,7 +60,7 @@ export function GamesFilter({ filter, groups }: { filter: Filter; groups: number
       {choice(
         'group',
         'Group',
-        [['', 'any group'], ...groups.map((pennant, at): Option => [String(at), groupNames[pennant]])],
+        [['', 'any group'], ...groups.map((pennant): Option => [String(pennant), groupNames[pennant]])],
         true,
       )}{' '}
       in{' '}

@@ -8,6 +8,7 @@ import { evenSizes, requestFor } from '@/core/grouping/request'
 import type { Action } from '@/server/answer'
 import type { gameFit, GroupsPage as Page, saveGroups, ShownGroup } from '@/server/groups/groups'
 import { CountCurve } from '../charts/count-curve'
+import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { clashInWords } from './clash-words'
@@ -139,7 +140,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     }))
     const { gameId, mode } = table
     run(
-      () => save({ classId, groupingId: crypto.randomUUID(), gameId, mode, note, groups: stored }),
+      () => save({ classId, groupingId: newId(), gameId, mode, note, groups: stored }),
       () => router.refresh(),
     )
   }

@@ -1,9 +1,9 @@
 import { adultsInWords } from './adults-in-words'
 
-const stations = ['Landfall', 'Perch', 'Landfall'].map((title) => ({ title })) as Parameters<
+const stations = ['Landfall', 'Perch', 'Landfall'].map((title, i) => ({ id: `${i}`, title })) as Parameters<
   typeof adultsInWords
 >[0]['stations']
-const at = (slot: number, station: number, adult: number) => ({ slot, station, adult })
+const at = (slot: number, station: number, adult: number) => ({ slot, station: `${station}`, adult })
 
 test('each adult’s way through the session, the teacher first', () => {
   const adults = [at(0, 1, 1), at(0, 0, 0), at(1, 0, 0), at(1, 2, 1), at(2, 2, 1)]

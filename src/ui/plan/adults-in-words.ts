@@ -1,14 +1,15 @@
-import type { PlanView } from '@/server/plan/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
 
 const ordinal = ['You', 'Second adult', 'Third adult']
 
 /** Where each adult is, and when one walks on: “You at Landfall. Second adult at Perch, from slot 3 at Low Tide.” */
 export function adultsInWords({ adults, stations }: Pick<PlanView, 'adults' | 'stations'>): string {
-  const nameOf = (station: number) => {
-    const { title } = stations[station]
+  const nameOf = (stationId: string) => {
+    const position = stations.findIndex(({ id }) => id === stationId)
+    const { title } = stations[position]
     // Two stations with one game are told apart by their numbers.
     const twins = stations.filter((other) => other.title === title).length > 1
-    return twins ? `${title} (station ${station + 1})` : title
+    return twins ? `${title} (station ${position + 1})` : title
   }
   const there = [...new Set(adults.map(({ adult }) => adult))].sort((a, b) => a - b)
   return there

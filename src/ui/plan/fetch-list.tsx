@@ -1,5 +1,5 @@
 import Form from 'react-bootstrap/Form'
-import type { PlanView } from '@/server/plan/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
 
 interface Props {
   view: Pick<PlanView, 'shelf' | 'print'>

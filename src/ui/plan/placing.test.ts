@@ -1,77 +1,91 @@
-import type { Plan } from '@/server/plan/plan'
-import { changeSlots, changeStation, pin, pinsOf, placeByHand, removeStation, takeOver } from './placing'
+import type { Cell, PlacedPlan } from '@/core/planning/session/plan'
+import {
+  cellsAt,
+  changeSlots,
+  changeStation,
+  chooseLevel,
+  pin,
+  placeByHand,
+  removeStation,
+  takeOver,
+} from './placing'
 
-const plan = (change: Partial<Plan> = {}): Plan => ({
+const cell = (slot: number, groupId: string, stationId: string, change: Partial<Cell> = {}): Cell => ({
+  slot,
+  groupId,
+  stationId,
+  pinned: false,
+  levelId: null,
+  ...change,
+})
+const at = (slot: number, groupId: string) => ({ slot, groupId })
+
+const plan = (): PlacedPlan => ({
   day: '2026-11-25',
   startsAt: '10:15',
   slots: 2,
   slotMinutes: 12,
   around: { warmUp: 0, show: 0, move: 2, tidy: 0, talk: 0, lesson: null },
   adults: 1,
-  stations: ['landfall', 'tower-bay', 'the-gap'].map((gameId) => ({
-    gameId: gameId as Plan['stations'][number]['gameId'],
-    mode: 'own' as const,
-    places: null,
-  })),
-  placed: { '0:0': 0, '0:1': 1, '1:0': 1, '1:1': 2 },
-  pinned: ['1:1'],
-  chosen: { '0:0': 'to-20-die', '1:1': 'to-20' },
-  ...change,
+  stations: [
+    { id: 'track', gameId: 'landfall', mode: 'own', places: null },
+    { id: 'towers', gameId: 'tower-bay', mode: 'own', places: null },
+    { id: 'gaps', gameId: 'the-gap', mode: 'own', places: null },
+  ],
+  cells: [
+    cell(0, 'kelp', 'track', { levelId: 'to-20-die' }),
+    cell(0, 'thrift', 'towers'),
+    cell(1, 'kelp', 'towers'),
+    cell(1, 'thrift', 'gaps', { pinned: true, levelId: 'to-20' }),
+  ],
 })
+const others = (slot: number, groupId: string) =>
+  plan().cells.filter((one) => one.slot !== slot || one.groupId !== groupId)
 
 test('put somewhere by hand a group stays there, at the level that fits; taken away it leaves a gap', () => {
-  expect(placeByHand(plan(), '0:0', 2)).toEqual({
-    placed: { '0:0': 2, '0:1': 1, '1:0': 1, '1:1': 2 },
-    pinned: ['1:1', '0:0'],
-    chosen: { '1:1': 'to-20' },
-  })
-  expect(placeByHand(plan(), '1:1', null)).toMatchObject({ pinned: [], placed: { '0:0': 0 } })
-  expect(placeByHand(plan(), '1:1', null).placed).not.toHaveProperty('1:1')
-  expect(pin(plan(), '1:1', false)).toEqual({ pinned: [] })
-  expect(pin(plan(), '0:1', true)).toEqual({ pinned: ['1:1', '0:1'] })
+  expect(placeByHand(plan(), at(0, 'kelp'), 'gaps').cells).toEqual([
+    ...others(0, 'kelp'),
+    cell(0, 'kelp', 'gaps', { pinned: true }),
+  ])
+  expect(placeByHand(plan(), at(1, 'thrift'), null).cells).toEqual(others(1, 'thrift'))
+  expect(pin(plan(), at(1, 'thrift'), false).cells).toContainEqual(
+    cell(1, 'thrift', 'gaps', { levelId: 'to-20' }),
+  )
+  expect(chooseLevel(plan(), at(0, 'thrift'), 'spinner').cells).toContainEqual(
+    cell(0, 'thrift', 'towers', { levelId: 'spinner' }),
+  )
 })
 
-test('a station less: its visits are gaps, the stations behind it move up', () => {
-  expect(removeStation(plan(), 1)).toMatchObject({
-    placed: { '0:0': 0, '1:1': 1 },
-    pinned: ['1:1'],
-    chosen: { '0:0': 'to-20-die', '1:1': 'to-20' },
-  })
-  expect(removeStation(plan(), 2)).toMatchObject({ pinned: [], chosen: { '0:0': 'to-20-die' } })
+test('a station less: its visits are gaps, all others stay where they are', () => {
+  const { stations, cells } = removeStation(plan(), 'towers')
+  expect(stations!.map(({ id }) => id)).toEqual(['track', 'gaps'])
+  expect(cells).toEqual(plan().cells.filter(({ stationId }) => stationId !== 'towers'))
 })
 
 test('another game at a station forgets the levels chosen there; another adult does not', () => {
-  expect(changeStation(plan(), 0, { gameId: 'perch' }).chosen).toEqual({ '1:1': 'to-20' })
-  expect(changeStation(plan(), 0, { mode: 'adult-led' })).toMatchObject({
-    chosen: plan().chosen,
-    stations: [{ gameId: 'landfall', mode: 'adult-led' }, {}, {}],
-  })
+  const levels = (change: Partial<PlacedPlan>) => change.cells!.map(({ levelId }) => levelId)
+  expect(levels(changeStation(plan(), 'track', { gameId: 'perch' }))).toEqual([null, null, null, 'to-20'])
+  const led = changeStation(plan(), 'track', { mode: 'adult-led' })
+  expect(led.stations![0]).toMatchObject({ gameId: 'landfall', mode: 'adult-led' })
+  expect(levels(led)).toEqual(['to-20-die', null, null, 'to-20'])
 })
 
 test('slots that are no more take their visits with them', () => {
-  expect(changeSlots(plan(), 1)).toEqual({
-    slots: 1,
-    placed: { '0:0': 0, '0:1': 1 },
-    pinned: [],
-    chosen: { '0:0': 'to-20-die' },
-  })
-  expect(changeSlots(plan(), 3)).toMatchObject({ slots: 3, placed: plan().placed })
+  expect(changeSlots(plan(), 1).cells).toEqual(plan().cells.filter(({ slot }) => slot === 0))
+  expect(changeSlots(plan(), 3)).toEqual({ slots: 3, cells: plan().cells })
 })
 
 test('what the planner found takes over; a level stays chosen where the station stays', () => {
   const cells = [
-    { slot: 0, group: 0, station: 0 },
-    { slot: 1, group: 1, station: 0 },
+    { ...at(0, 'kelp'), stationId: 'track' },
+    { ...at(1, 'thrift'), stationId: 'track' },
   ]
-  expect(takeOver(plan(), { cells, cost: 1, done: 1 }, [])).toEqual({
-    placed: { '0:0': 0, '1:1': 0 },
-    chosen: { '0:0': 'to-20-die' },
-  })
+  const found = { cells, cost: 1, done: 1 }
+  expect(takeOver(plan(), found, []).cells).toEqual([
+    cell(0, 'kelp', 'track', { levelId: 'to-20-die' }),
+    cell(1, 'thrift', 'track', { pinned: true }),
+  ])
   // What was to be kept and found no place, because it breaks a rule, is not lost.
-  expect(takeOver(plan(), { cells, cost: 1, done: 1 }, ['0:1']).placed).toEqual({
-    '0:0': 0,
-    '0:1': 1,
-    '1:1': 0,
-  })
-  expect(pinsOf(plan(), ['1:1', '7:7'])).toEqual([{ session: 0, slot: 1, group: '1', station: '2' }])
+  expect(takeOver(plan(), found, [at(0, 'thrift')]).cells).toContainEqual(cell(0, 'thrift', 'towers'))
+  expect(cellsAt(plan(), [at(1, 'thrift'), at(7, 'kelp')])).toEqual([plan().cells[3]])
 })

@@ -5,11 +5,25 @@ import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
-import type { countOnShelf, Plan, PlanView, previewPlan, savePlan } from '@/server/plan/plan'
+import type { PlacedPlan } from '@/core/planning/session/plan'
+import { pinsFrom } from '@/core/planning/session/rules'
+import type { PlanView } from '@/core/planning/session/work-out'
+import type { countOnShelf, previewPlan, savePlan } from '@/server/plan/plan'
+import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { capital, dayInWords, many } from '../words'
-import { changeSlots, changeStation, pin, pinsOf, placeByHand, removeStation, takeOver } from './placing'
+import {
+  cellsAt,
+  changeSlots,
+  changeStation,
+  chooseLevel,
+  pin,
+  placeByHand,
+  removeStation,
+  takeOver,
+  type At,
+} from './placing'
 import { PlanGrid } from './plan-grid'
 import { PlanNotes } from './plan-notes'
 import { PlanTimes } from './plan-times'
@@ -49,15 +63,30 @@ export function PlanEditor({
   const [changed, setChanged] = useState(session === null || added || since !== null)
   const { problems, busy, save: run, setProblems } = useSaving()
   const { plan } = view
+  const { groupingId } = view
   // An answer that comes late is about the plan as it is by then.
   const latest = useRef(plan)
+  // One id however often it is sent: a plan whose answer was lost is kept once.
+  const keeping = useRef(newId())
 
-  function replan(part: Partial<Plan>) {
+  function replan(part: Partial<PlacedPlan>) {
     const next = { ...latest.current, ...part }
     latest.current = next
     setView((before) => ({ ...before, plan: next }))
     setChanged(true)
-    run(() => preview({ classId, plan: next }), setView)
+    look(next)
+  }
+
+  /** What the plan comes to; with the groups of now, where others were made since. */
+  function look(next: PlacedPlan) {
+    run(
+      () => preview({ classId, groupingId, plan: next }),
+      (found) => {
+        if (latest.current !== next) return
+        latest.current = found.plan
+        setView(found)
+      },
+    )
   }
 
   const filling = useFilling(
@@ -66,20 +95,26 @@ export function PlanEditor({
   )
 
   /** A change by hand: a search for places that is under way was about another plan. */
-  function change(part: Partial<Plan>) {
+  function change(part: Partial<PlacedPlan>) {
     filling.stop()
     replan(part)
   }
 
   /** Plans all cells but those, in a worker. */
-  function fill(kept: readonly string[]) {
-    if (view.planner) filling.start({ ...view.planner, pins: pinsOf(plan, kept) }, kept)
+  function fill(kept: readonly At[]) {
+    if (view.planner) filling.start({ ...view.planner, pins: pinsFrom(cellsAt(plan, kept)) }, kept)
   }
 
   function keep() {
-    const sessionId = crypto.randomUUID()
     run(
-      () => save({ classId, sessionId, plan, replaces: session?.state === 'planned' ? session.id : null }),
+      () =>
+        save({
+          classId,
+          sessionId: keeping.current,
+          groupingId,
+          plan,
+          replaces: session?.state === 'planned' ? session.id : null,
+        }),
       () => router.push(`/c/${classId}/run`),
     )
   }
@@ -127,7 +162,11 @@ export function PlanEditor({
         ) : (
           <>
             {gaps === 0 && (
-              <Button variant="quiet" disabled={busy} onClick={() => fill(plan.pinned)}>
+              <Button
+                variant="quiet"
+                disabled={busy}
+                onClick={() => fill(plan.cells.filter(({ pinned }) => pinned))}
+              >
                 Plan anew
               </Button>
             )}
@@ -138,7 +177,7 @@ export function PlanEditor({
                     Ready as it is
                   </Button>
                 )}
-                <Button disabled={busy} onClick={() => fill(Object.keys(plan.placed ?? {}))}>
+                <Button disabled={busy} onClick={() => fill(plan.cells)}>
                   Fill gaps
                 </Button>
               </>
@@ -155,6 +194,11 @@ export function PlanEditor({
         )}
       </div>
       <Problems problems={problems} />
+      {problems.length > 0 && (
+        <Button variant="quiet" size="sm" disabled={busy} onClick={() => look(latest.current)}>
+          Look again with the groups of now
+        </Button>
+      )}
       <PlanTimes
         plan={plan}
         today={today}
@@ -165,22 +209,24 @@ export function PlanEditor({
         <div className="plan-main">
           <PlanGrid
             view={view}
-            onPlace={(key, station) => change(placeByHand(plan, key, station))}
-            onLevel={(key, levelId) => change({ chosen: { ...plan.chosen, [key]: levelId } })}
-            onPin={(key, on) => change(pin(plan, key, on))}
+            onPlace={(at, stationId) => change(placeByHand(plan, at, stationId))}
+            onLevel={(at, levelId) => change(chooseLevel(plan, at, levelId))}
+            onPin={(at, on) => change(pin(plan, at, on))}
           />
           <PlanNotes view={view} />
         </div>
         <Stations
           view={view}
           games={games}
-          onStation={(station, to) => change(changeStation(plan, station, to))}
-          onAdd={(gameId) => change({ stations: [...plan.stations, { gameId, mode: 'own', places: null }] })}
-          onRemove={(station) => change(removeStation(plan, station))}
+          onStation={(id, to) => change(changeStation(plan, id, to))}
+          onAdd={(gameId) =>
+            change({ stations: [...plan.stations, { id: newId(), gameId, mode: 'own', places: null }] })
+          }
+          onRemove={(id) => change(removeStation(plan, id))}
           onCount={(item, number) =>
             run(
               () => count({ classId, item, count: number }),
-              () => run(() => preview({ classId, plan: latest.current }), setView),
+              () => look(latest.current),
             )
           }
         />

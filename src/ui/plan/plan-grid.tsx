@@ -2,15 +2,17 @@
 
 import Form from 'react-bootstrap/Form'
 import { groupNames } from '@/core/grouping/pennants'
-import type { Conflict, PlannedVisit, PlanView } from '@/server/plan/plan'
+import type { PlannedVisit } from '@/core/planning/session/visits'
+import type { Conflict, PlanView } from '@/core/planning/session/work-out'
 import { Options } from '../options'
 import { Pennant } from '../pennant'
 import { hundredths, many } from '../words'
+import type { At } from './placing'
 
 interface Changes {
-  onPlace: (key: string, station: number | null) => void
-  onLevel: (key: string, levelId: string) => void
-  onPin: (key: string, on: boolean) => void
+  onPlace: (at: At, stationId: string | null) => void
+  onLevel: (at: At, levelId: string) => void
+  onPin: (at: At, on: boolean) => void
 }
 
 /** Groups down, slots across: station, level, sets and what does not go, on the cell. */
@@ -30,8 +32,8 @@ export function PlanGrid({ view, ...changes }: { view: PlanView } & Changes) {
         </tr>
       </thead>
       <tbody>
-        {view.groups.map(({ pennant, children }, group) => (
-          <tr key={pennant}>
+        {view.groups.map(({ id, pennant, children }) => (
+          <tr key={id}>
             <th scope="row">
               <Pennant number={pennant} />
               {groupNames[pennant]}
@@ -39,7 +41,7 @@ export function PlanGrid({ view, ...changes }: { view: PlanView } & Changes) {
             </th>
             {view.times.slots.map((_, slot) => (
               <td key={slot}>
-                <Cell view={view} slot={slot} group={group} {...changes} />
+                <Cell view={view} at={{ slot, groupId: id }} pennant={pennant} {...changes} />
               </td>
             ))}
           </tr>
@@ -49,35 +51,31 @@ export function PlanGrid({ view, ...changes }: { view: PlanView } & Changes) {
   )
 }
 
+const isAt = (one: At, at: At) => one.slot === at.slot && one.groupId === at.groupId
+
 function Cell({
   view,
-  slot,
-  group,
+  at,
+  pennant,
   onPlace,
   onLevel,
   onPin,
-}: { view: PlanView; slot: number; group: number } & Changes) {
-  const visit = view.visits.find((one) => one.slot === slot && one.group === group)
-  const conflicts = view.conflicts.filter(
-    (one) => one.slot === slot && one.group === group && one.kind !== 'game-again',
-  )
-  const key = `${slot}:${group}`
-  const where = `${groupNames[view.groups[group].pennant]}, slot ${slot + 1}`
+}: { view: PlanView; at: At; pennant: number } & Changes) {
+  const visit = view.visits.find((one) => isAt(one, at))
+  const conflicts = view.conflicts.filter((one) => isAt(one, at) && one.kind !== 'game-again')
+  const where = `${groupNames[pennant]}, slot ${at.slot + 1}`
   return (
     <div className={conflicts.length > 0 || !visit ? 'visit clash' : 'visit'}>
       <div className="visit-place">
         <Form.Select
           size="sm"
           aria-label={`${where}: station`}
-          value={visit?.station ?? ''}
-          onChange={({ target }) => onPlace(key, target.value === '' ? null : Number(target.value))}
+          value={visit?.stationId ?? ''}
+          onChange={({ target }) => onPlace(at, target.value || null)}
         >
           <Options
-            all={[
-              { id: '', title: 'nowhere' },
-              ...view.stations.map(({ title }, station) => ({ id: String(station), title })),
-            ]}
-            chosen={String(visit?.station ?? '')}
+            all={[{ id: '', title: 'nowhere' }, ...view.stations.map(({ id, title }) => ({ id, title }))]}
+            chosen={visit?.stationId ?? ''}
           />
         </Form.Select>
         {visit && (
@@ -87,14 +85,14 @@ function Cell({
             aria-pressed={visit.pinned}
             aria-label={`${where}: keep here`}
             title={visit.pinned ? 'Stays when the rest is planned anew' : 'Keep here'}
-            onClick={() => onPin(key, !visit.pinned)}
+            onClick={() => onPin(at, !visit.pinned)}
           >
             <PinSign shut={visit.pinned} />
           </button>
         )}
       </div>
       {visit ? <Visit view={view} visit={visit} where={where} onLevel={onLevel} /> : null}
-      {!visit && <div className="tiny clash-text">{gapInWords(view, slot, group)}</div>}
+      {!visit && <div className="tiny clash-text">{gapInWords(view, at)}</div>}
       {conflicts.map((conflict) => (
         <div key={conflict.kind} className="tiny clash-text">
           {conflictInWords(conflict)}
@@ -115,8 +113,8 @@ function Visit({
   where: string
   onLevel: Changes['onLevel']
 }) {
-  const { slot, group, station, levelId, ranges, sets, fitting, children } = visit
-  const { title, levels } = view.stations[station]
+  const { slot, groupId, stationId, levelId, ranges, sets, fitting, children } = visit
+  const { title, levels } = view.stations.find(({ id }) => id === stationId)!
   return (
     <>
       {ranges.length > 0 ? (
@@ -128,7 +126,7 @@ function Visit({
           size="sm"
           aria-label={`${where}, ${title}: level`}
           value={levelId}
-          onChange={({ target }) => onLevel(`${slot}:${group}`, target.value)}
+          onChange={({ target }) => onLevel({ slot, groupId }, target.value)}
         >
           <Options all={levels} chosen={levelId} />
         </Form.Select>
@@ -172,8 +170,8 @@ const ruleWords = {
 } as const
 
 /** Why a cell has no station: what stands against each of them, or that nothing does. */
-function gapInWords(view: PlanView, slot: number, group: number): string {
-  const gap = view.gaps.find((one) => one.slot === slot && one.group === group)
+function gapInWords(view: PlanView, at: At): string {
+  const gap = view.gaps.find((one) => isAt(one, at))
   if (!gap) return 'No station yet.'
   if (gap.nothingOffered) return 'No station takes a group of this size as it is set up.'
   const rules = Object.entries(gap.rules) as [keyof typeof ruleWords, number][]

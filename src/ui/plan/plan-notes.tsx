@@ -1,5 +1,5 @@
 import { groupNames } from '@/core/grouping/pennants'
-import type { PlanView } from '@/server/plan/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
 import { few, many } from '../words'
 import { adultsInWords } from './adults-in-words'
 import { partnersInWords, WhoWithWhom } from './who-with-whom'
@@ -18,20 +18,20 @@ const aWeek = 5
 /** What is not about one cell: the session's parts, what to show first, who has not met the teacher, what it weighs. */
 export function PlanNotes({ view }: { view: PlanView }) {
   const { times, showFirst, costs } = view
-  const led = view.stations.flatMap(({ mode }, station) => (mode === 'adult-led' ? [station] : []))
+  const led = view.stations.flatMap(({ id, mode }) => (mode === 'adult-led' ? [id] : []))
   const without = view.groups.filter(
-    ({ sinceTeacher, children }, group) =>
+    ({ id, sinceTeacher, children }) =>
       led.length > 0 &&
       children.length > 0 &&
       (sinceTeacher === null || sinceTeacher >= aWeek) &&
-      !view.visits.some((visit) => visit.group === group && led.includes(visit.station)),
+      !view.visits.some((visit) => visit.groupId === id && led.includes(visit.stationId)),
   )
-  const again = new Map<string, Set<number>>()
-  for (const { kind, slot, group } of view.conflicts) {
-    const visit = view.visits.find((one) => one.slot === slot && one.group === group)
+  const again = new Map<string, Set<string>>()
+  for (const { kind, slot, groupId } of view.conflicts) {
+    const visit = view.visits.find((one) => one.slot === slot && one.groupId === groupId)
     if (kind !== 'game-again' || !visit) continue
-    const { title } = view.stations[visit.station]
-    again.set(title, (again.get(title) ?? new Set()).add(group))
+    const { title } = view.stations.find(({ id }) => id === visit.stationId)!
+    again.set(title, (again.get(title) ?? new Set()).add(groupId))
   }
   const divided = view.visits.filter(({ seats }) => seats.length > 1)
   const list = (pennants: readonly number[]) => pennants.map((pennant) => groupNames[pennant]).join(', ')

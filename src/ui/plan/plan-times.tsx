@@ -1,7 +1,7 @@
 'use client'
 
 import Form from 'react-bootstrap/Form'
-import type { Plan } from '@/server/plan/plan'
+import type { Plan } from '@/core/planning/session/plan'
 
 const parts = [
   ['warmUp', 'Warm-up'],

@@ -2,7 +2,8 @@
 
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Plan, PlanView } from '@/server/plan/plan'
+import type { PlannedStation } from '@/core/planning/session/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
 import { Options } from '../options'
 import { modeInWords } from '../words'
 import { FetchList } from './fetch-list'
@@ -18,9 +19,9 @@ export function Stations({
 }: {
   view: PlanView
   games: { id: string; title: string }[]
-  onStation: (station: number, to: Partial<Plan['stations'][number]>) => void
+  onStation: (id: string, to: Partial<PlannedStation>) => void
   onAdd: (gameId: string) => void
-  onRemove: (station: number) => void
+  onRemove: (id: string) => void
   onCount: (item: string, count: number | null) => void
 }) {
   const { stations } = view.plan
@@ -29,15 +30,15 @@ export function Stations({
     <aside className="stations">
       <h2 className="section">Stations</h2>
       <ol className="rows">
-        {stations.map(({ gameId, mode, places }, position) => (
-          <li key={position}>
+        {stations.map(({ id, gameId, mode, places }, position) => (
+          <li key={id}>
             <div className="grow">
               <div className="station-line">
                 <Form.Select
                   size="sm"
                   aria-label={`Station ${position + 1}: game`}
                   value={gameId}
-                  onChange={({ target }) => onStation(position, { gameId: target.value })}
+                  onChange={({ target }) => onStation(id, { gameId: target.value })}
                 >
                   <Options all={games} chosen={gameId} />
                 </Form.Select>
@@ -45,7 +46,7 @@ export function Stations({
                   variant="quiet"
                   size="sm"
                   aria-label={`Remove station ${position + 1}`}
-                  onClick={() => onRemove(position)}
+                  onClick={() => onRemove(id)}
                 >
                   Remove
                 </Button>
@@ -53,7 +54,7 @@ export function Stations({
                   size="sm"
                   aria-label={`Station ${position + 1}: adult`}
                   value={mode}
-                  onChange={({ target }) => onStation(position, { mode: target.value as typeof mode })}
+                  onChange={({ target }) => onStation(id, { mode: target.value as typeof mode })}
                 >
                   {Object.entries(modeInWords).map(([value, words]) => (
                     <option key={value} value={value}>
@@ -65,13 +66,13 @@ export function Stations({
                   size="sm"
                   aria-label={`Station ${position + 1}: places`}
                   value={places ?? ''}
-                  onChange={({ target }) => onStation(position, { places: Number(target.value) || null })}
+                  onChange={({ target }) => onStation(id, { places: Number(target.value) || null })}
                 >
                   <Options all={placesWith(places)} chosen={String(places ?? '')} />
                 </Form.Select>
               </div>
               <div className="tiny muted">
-                {(view.stations[position]?.needs ?? [])
+                {(view.stations.find((station) => station.id === id)?.needs ?? [])
                   .map(({ count, item }) => `${count} × ${item}`)
                   .join(', ')}
               </div>

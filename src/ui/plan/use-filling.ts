@@ -1,14 +1,15 @@
 'use client'
 
 import { useState } from 'react'
-import type { PlannerInput } from '@/server/plan/rules'
+import type { PlannerInput } from '@/core/planning/session/rules'
 import type { Filled, PlanningWorker } from '@/workers/planning'
 import { useWorkerRun } from '../use-worker-run'
+import type { At } from './placing'
 
 /** Fills a plan in a web worker: how far it is, the best so far, and a way to stop with that. */
-export function useFilling(onFilled: (filled: Filled, kept: readonly string[]) => void, onFail: () => void) {
+export function useFilling(onFilled: (filled: Filled, kept: readonly At[]) => void, onFail: () => void) {
   const [best, setBest] = useState<Filled | null>(null)
-  const [kept, setKept] = useState<readonly string[]>([])
+  const [kept, setKept] = useState<readonly At[]>([])
   const { busy, start, stop } = useWorkerRun<PlanningWorker>(
     () => new Worker(new URL('../../workers/planning.ts', import.meta.url)),
     onFail,
@@ -18,7 +19,7 @@ export function useFilling(onFilled: (filled: Filled, kept: readonly string[]) =
     done: best?.done ?? 0,
     stop,
     /** @param cells those that stay as they are; pinned in the input */
-    start(input: PlannerInput, cells: readonly string[]) {
+    start(input: PlannerInput, cells: readonly At[]) {
       setBest(null)
       setKept(cells)
       void start(

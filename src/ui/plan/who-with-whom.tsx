@@ -1,5 +1,5 @@
 import { groupNames } from '@/core/grouping/pennants'
-import type { PlanView } from '@/server/plan/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
 import { Pennant } from '../pennant'
 
 type PartnersView = Pick<PlanView, 'groups' | 'visits' | 'pairsStay'>
@@ -41,14 +41,14 @@ export function WhoWithWhom({ view }: { view: PlanView }) {
           </tr>
         </thead>
         <tbody>
-          {view.groups.map(({ pennant }, group) => (
-            <tr key={pennant}>
+          {view.groups.map(({ id, pennant }) => (
+            <tr key={id}>
               <th scope="row">
                 <Pennant number={pennant} size={16} />
                 {groupNames[pennant]}
               </th>
               {view.times.slots.map((_, slot) => {
-                const visit = view.visits.find((one) => one.slot === slot && one.group === group)
+                const visit = view.visits.find((one) => one.slot === slot && one.groupId === id)
                 return (
                   <td key={slot}>
                     {!visit ? (

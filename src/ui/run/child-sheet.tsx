@@ -3,10 +3,10 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Mark, RunVisit } from '@/server/run'
+import type { MarkValue } from '@/core/evidence/mark'
+import type { RunVisit } from '@/server/run'
 import { SideSheet } from '../sheets/side-sheet'
 import { MarkSign } from './station-column'
-import type { Value } from './use-marks'
 
 /** What is behind a name: a tally, absence, and what the marks mean at this step. */
 export function ChildSheet({
@@ -22,10 +22,10 @@ export function ChildSheet({
   name: string
   /** What the child's marks are about. */
   step: RunVisit['step']
-  mark: Mark | undefined
+  mark: MarkValue | undefined
   absent: boolean
   enabled: boolean
-  onValue: (value: Value) => void
+  onValue: (value: MarkValue) => void
   onAbsent: (absent: boolean) => void
   onClose: () => void
 }) {

@@ -1,80 +1,170 @@
-import type { Judgement } from '@/core/evidence/observation'
+import { noValue, type Mark, type MarkValue } from '@/core/evidence/mark'
+import { newId } from '../new-id'
+import type { MarkStore, SetAside } from './mark-store'
 
-/** A mark on its way to the server. */
-export interface OutgoingMark {
-  id: string
-  visitId: string
-  pupilId: string
-  judged: Judgement | null
-  right: number | null
-  of: number | null
-  corrects: string | null
-  madeAt: string
+/** Where the marks of this device stand. */
+export interface QueueState {
+  /** On this device only, as yet. */
+  waiting: Mark[]
+  /** The server can't store them. */
+  aside: SetAside[]
+  /** The browser keeps nothing: what waits is lost if the page goes. */
+  volatile: boolean
+  /** The last try found no server. */
+  offline: boolean
 }
 
-type Listener = (waiting: number, refused: string | null) => void
+export const nothingWaiting: QueueState = { waiting: [], aside: [], volatile: false, offline: false }
+
+/** Answers that are about the moment, not about the mark: it is sent again. */
+const forNow = [401, 408, 425, 429]
+/** As many answers that the server is at fault, and the mark is set aside. */
+const mostFaults = 8
+const soonMs = 3_000
+const latestMs = 60_000
+
+type Outcome = 'stored' | 'no-server' | 'server-fault' | { refused: string }
 
 /**
- * Marks waiting to be stored, sent one by one in the order they were made. They are kept in the
- * browser until the server has acknowledged them, so a reload or a lost network loses none.
+ * Sends marks to the server one by one in the order they were made, and keeps each until it is acknowledged. A mark
+ * that can't be stored is set aside with its reason and holds up no other.
  */
 export class MarkQueue {
-  private sending = false
-  private refused: string | null = null
+  private observer: Promise<string> | null = null
+  private sending: Promise<void> | null = null
+  private again: ReturnType<typeof setTimeout> | undefined
+  private readonly faults = new Map<string, number>()
+  private failures = 0
+  private lastMade = 0
+  private closed = false
 
   constructor(
     private readonly classId: string,
-    private readonly changed: Listener,
+    private readonly store: MarkStore,
+    private readonly changed: (state: QueueState) => void,
+    private readonly post: typeof fetch = (...request) => fetch(...request),
   ) {}
 
-  private get key() {
-    return `islands-marks-${this.classId}`
-  }
-
-  get waiting(): OutgoingMark[] {
-    return JSON.parse(localStorage.getItem(this.key) ?? '[]')
-  }
-
-  private keep(marks: OutgoingMark[]) {
-    localStorage.setItem(this.key, JSON.stringify(marks))
-    this.changed(marks.length, this.refused)
-  }
-
-  add(mark: OutgoingMark) {
-    this.keep([...this.waiting, mark])
-    void this.flush()
-  }
-
   /** Takes up what an earlier page left waiting, if anything. */
-  resume(found: (waiting: OutgoingMark[]) => void) {
-    const { waiting } = this
-    if (waiting.length === 0) return
-    found(waiting)
-    this.changed(waiting.length, null)
+  async resume(): Promise<{ observer: string; waiting: Mark[] }> {
+    const observer = await this.observerId()
+    await this.store.takeOver(observer).catch(() => undefined)
+    const { waiting } = await this.tell()
     void this.flush()
+    return { observer, waiting }
   }
 
-  /** Sends what waits; after a failure it tries again when called or in five seconds. */
-  async flush(): Promise<void> {
-    if (this.sending) return
-    this.sending = true
-    try {
-      for (let [mark] = this.waiting; mark; [mark] = this.waiting) {
-        const response = await fetch(`/c/${this.classId}/marks`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(mark),
-        })
-        // Refused for good: said and set aside, so that it does not hold up the others.
-        if (response.status === 422) this.refused = (await response.json()).problems.join(' ')
-        else if (!response.ok) throw new Error(String(response.status))
-        this.keep(this.waiting.filter(({ id }) => id !== mark.id))
-      }
-    } catch {
-      this.changed(this.waiting.length, this.refused)
-      setTimeout(() => void this.flush(), 5000)
-    } finally {
-      this.sending = false
+  /** A tap: kept on the device, then sent. */
+  async add(at: Pick<Mark, 'visitId' | 'pupilId'>, value: MarkValue, corrects: string | null): Promise<Mark> {
+    // Never two marks of one device at one moment, nor a later one before an earlier: the last one stands.
+    this.lastMade = Math.max(Date.now(), this.lastMade + 1)
+    const madeAt = new Date(this.lastMade).toISOString()
+    const mark: Mark = {
+      ...noValue,
+      ...value,
+      ...at,
+      id: newId(),
+      observer: await this.observerId(),
+      corrects,
+      madeAt,
     }
+    await this.store.keep(mark)
+    await this.tell()
+    void this.flush()
+    return mark
+  }
+
+  /** Sends a mark that was set aside once more. */
+  async retry({ mark }: SetAside) {
+    this.faults.delete(mark.id)
+    await this.store.keep(mark)
+    await this.tell()
+    await this.flush()
+  }
+
+  /** Lets a mark that can't be stored go. */
+  async letGo({ mark }: SetAside) {
+    await this.store.forget(mark.id)
+    await this.tell()
+  }
+
+  /** Sends what waits; after a failure it tries again by itself, less and less often. */
+  flush(): Promise<void> {
+    clearTimeout(this.again)
+    this.sending ??= this.sendAll().finally(() => (this.sending = null))
+    return this.sending
+  }
+
+  close() {
+    this.closed = true
+    clearTimeout(this.again)
+  }
+
+  private async sendAll() {
+    const tried = new Set<string>()
+    let left = false
+    for (;;) {
+      // Asked anew each time: more may have been tapped meanwhile, or another tab have sent some.
+      const mark = (await this.store.all()).waiting.find(({ id }) => !tried.has(id))
+      if (!mark || this.closed) break
+      tried.add(mark.id)
+      const outcome = await this.send(mark)
+      if (outcome === 'no-server') {
+        left = true
+        break
+      }
+      if (outcome === 'server-fault') left = true
+      else if (outcome === 'stored') await this.store.forget(mark.id)
+      else await this.store.keep(mark, outcome.refused)
+      await this.tell()
+    }
+    this.failures = left ? this.failures + 1 : 0
+    await this.tell()
+    if (left && !this.closed)
+      this.again = setTimeout(
+        () => void this.flush(),
+        Math.min(latestMs, soonMs * 2 ** Math.min(5, this.failures - 1)),
+      )
+  }
+
+  private async send(mark: Mark): Promise<Outcome> {
+    let response: Response
+    try {
+      response = await this.post(`/c/${this.classId}/marks`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(mark),
+      })
+    } catch {
+      return 'no-server'
+    }
+    const said = await readAnswer(response)
+    // A stranger's page in between (a network's sign-in) answers with 200 as well: only our own word counts.
+    if (response.ok) return said?.ok === true ? 'stored' : 'no-server'
+    if (response.status === 503 || forNow.includes(response.status)) return 'no-server'
+    const reason = said?.problems?.join(' ') || `The server answered ${response.status}.`
+    if (response.status < 500) return { refused: reason }
+    const faults = (this.faults.get(mark.id) ?? 0) + 1
+    this.faults.set(mark.id, faults)
+    return faults < mostFaults ? 'server-fault' : { refused: reason }
+  }
+
+  private observerId(): Promise<string> {
+    return (this.observer ??= this.store.observer())
+  }
+
+  private async tell() {
+    const state = { ...(await this.store.all()), offline: this.failures > 0 }
+    if (!this.closed) this.changed(state)
+    return state
+  }
+}
+
+async function readAnswer(response: Response): Promise<{ ok?: boolean; problems?: string[] } | null> {
+  try {
+    const said: unknown = await response.json()
+    return typeof said === 'object' ? said : null
+  } catch {
+    return null
   }
 }

@@ -4,11 +4,14 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { saysSomething, type MarkValue } from '@/core/evidence/mark'
 import type { Action } from '@/server/answer'
 import type { markAbsent, RunPage, tapClock } from '@/server/run'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { ChildSheet } from './child-sheet'
+import { NotStored } from './not-stored'
+import { savedInWords } from './saved-in-words'
 import { StationColumn } from './station-column'
 import { clockInWords, useCountdown } from './use-countdown'
 import { useMarks } from './use-marks'
@@ -39,7 +42,9 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
   )
   const seen = new Set(
     page.visits.flatMap(({ id, children }) =>
-      children.filter((child) => isSet(marks.markOf(id, child.id))).map((child) => child.id),
+      children
+        .filter(({ id: child }) => isSet(marks.markOf(id, child)) || marks.othersOf(id, child).length > 0)
+        .map((child) => child.id),
     ),
   )
   const unseen = [...names].filter(([id]) => !seen.has(id) && !absent.has(id)).map(([, name]) => name)
@@ -116,17 +121,19 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
         </Link>
       </header>
       <main className="run-stations">
-        <Problems
-          problems={[...problems, ...(marks.refused ? [`One mark was not taken: ${marks.refused}`] : [])]}
-        />
+        <Problems problems={problems} />
+        {marks.aside.length > 0 && (
+          <NotStored aside={marks.aside} names={names} onRetry={marks.retry} onLetGo={marks.letGo} />
+        )}
         {stations.map((station, position) => (
           <StationColumn
-            key={position}
+            key={station.id}
             station={station}
             number={position + 1}
-            visits={visits.filter((visit) => visit.station === position)}
+            visits={visits.filter(({ stationId }) => stationId === station.id)}
             absent={absent}
             markOf={marks.markOf}
+            othersOf={marks.othersOf}
             enabled={running}
             onTap={(visitId, pupilId, judged) =>
               marks.tap(visitId, pupilId, { judged, right: null, of: null })
@@ -149,11 +156,7 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
         )}
         <span aria-hidden>● own &nbsp; ◐ help &nbsp; ○ not yet</span>
         <strong className="saved" role="status">
-          {marks.waiting === 0
-            ? 'All marks saved'
-            : marks.waiting === 1
-              ? 'One mark waiting'
-              : `${marks.waiting} marks waiting`}
+          {savedInWords(marks)}
         </strong>
       </footer>
       {open && openVisit && (
@@ -182,5 +185,4 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
   )
 }
 
-const isSet = (mark: { judged: unknown; of: number | null } | undefined) =>
-  mark !== undefined && (mark.judged !== null || mark.of !== null)
+const isSet = (mark: MarkValue | undefined) => mark !== undefined && saysSomething(mark)

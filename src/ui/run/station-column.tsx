@@ -1,7 +1,8 @@
 'use client'
 
 import { judgements, type Judgement } from '@/core/evidence/observation'
-import type { Mark, RunPage, RunVisit } from '@/server/run'
+import type { MarkValue } from '@/core/evidence/mark'
+import type { RunPage, RunVisit } from '@/server/run'
 import { Pennant } from '../pennant'
 import { modeInWords } from '../words'
 import { inWords, movedTo, setsOf } from './sets'
@@ -17,6 +18,7 @@ export function StationColumn({
   visits,
   absent,
   markOf,
+  othersOf,
   enabled,
   onTap,
   onOpen,
@@ -25,7 +27,8 @@ export function StationColumn({
   number: number
   visits: RunVisit[]
   absent: ReadonlySet<string>
-  markOf: (visitId: string, pupilId: string) => Mark | undefined
+  markOf: (visitId: string, pupilId: string) => MarkValue | undefined
+  othersOf: (visitId: string, pupilId: string) => readonly MarkValue[]
   enabled: boolean
   onTap: (visitId: string, pupilId: string, judged: Judgement) => void
   onOpen: (visitId: string, pupilId: string) => void
@@ -61,6 +64,7 @@ export function StationColumn({
                   moved={movedTo(visit, child.id, absent, station.players)}
                   away={absent.has(child.id)}
                   mark={markOf(visit.id, child.id)}
+                  others={othersOf(visit.id, child.id)}
                   enabled={enabled}
                   onTap={(judged) => onTap(visit.id, child.id, judged)}
                   onOpen={() => onOpen(visit.id, child.id)}
@@ -80,6 +84,7 @@ function ChildRow({
   moved,
   away,
   mark,
+  others,
   enabled,
   onTap,
   onOpen,
@@ -87,12 +92,18 @@ function ChildRow({
   child: Child
   moved: string | null
   away: boolean
-  mark: Mark | undefined
+  mark: MarkValue | undefined
+  others: readonly MarkValue[]
   enabled: boolean
   onTap: (judged: Judgement) => void
   onOpen: () => void
 }) {
-  const beside = [moved, own?.range].filter(Boolean).join(' · ')
+  const seenBy = others.map((other) =>
+    other.of === null ? markWords[other.judged!] : `${other.right} of ${other.of}`,
+  )
+  const beside = [moved, own?.range, seenBy.length > 0 && `also: ${seenBy.join(', ')}`]
+    .filter(Boolean)
+    .join(' · ')
   return (
     <div className={away ? 'child away' : 'child'} role="group" aria-label={name}>
       <button type="button" className="child-name" onClick={onOpen}>

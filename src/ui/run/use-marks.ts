@@ -1,71 +1,97 @@
 'use client'
 
 import { useEffect, useMemo, useRef, useState } from 'react'
-import type { Mark } from '@/server/run'
-import { MarkQueue } from './mark-queue'
+import { noValue, sameValue, saysSomething, type MarkValue } from '@/core/evidence/mark'
+import type { ShownMark } from '@/server/run'
+import { MarkQueue, nothingWaiting, type QueueState } from './mark-queue'
+import { MarkStore } from './mark-store'
 
-export type Value = Pick<Mark, 'judged' | 'right' | 'of'>
-const nothing: Value = { judged: null, right: null, of: null }
+type Tapped = Map<string, MarkValue & { id: string | null }>
 
 const keyOf = (visitId: string, pupilId: string) => `${visitId} ${pupilId}`
 
-interface Tap {
+interface LastTap {
   visitId: string
   pupilId: string
-  before: Value
+  before: MarkValue
 }
 
-/** The marks of a session as the adult sees them: at once on the screen, then stored. */
-export function useMarks(classId: string, stored: readonly Mark[]) {
-  const [marks, setMarks] = useState(
-    () => new Map(stored.map((mark) => [keyOf(mark.visitId, mark.pupilId), mark])),
-  )
-  const [state, setState] = useState<{ waiting: number; refused: string | null }>({
-    waiting: 0,
-    refused: null,
-  })
-  const [last, setLast] = useState<Tap | null>(null)
+/** The marks of a session as the adult sees them: at once on the screen, then kept on the device, then stored. */
+export function useMarks(classId: string, stored: readonly ShownMark[]) {
+  // What was tapped on this page; it speaks before what the server said when the page was made.
+  const [tapped, setTapped] = useState<Tapped>(() => new Map())
+  const [observer, setObserver] = useState<string | null>(null)
+  const [state, setState] = useState<QueueState>(nothingWaiting)
+  const [last, setLast] = useState<LastTap | null>(null)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const queue = useMemo(
-    () => new MarkQueue(classId, (waiting, refused) => setState({ waiting, refused })),
-    [classId],
-  )
+  const queue = useRef<MarkQueue>(null)
 
   useEffect(() => {
+    const made = new MarkQueue(classId, new MarkStore(classId), setState)
+    queue.current = made
     // Left over from before a reload: shown as they were, and sent.
-    queue.resume((waiting) =>
-      setMarks((before) => {
+    void made.resume().then(({ observer: device, waiting }) => {
+      setObserver(device)
+      setTapped((before) => {
         const next = new Map(before)
-        for (const mark of waiting) next.set(keyOf(mark.visitId, mark.pupilId), mark)
+        for (const mark of waiting)
+          if (!next.has(keyOf(mark.visitId, mark.pupilId))) next.set(keyOf(mark.visitId, mark.pupilId), mark)
         return next
+      })
+    })
+    const online = () => void made.flush()
+    window.addEventListener('online', online)
+    return () => {
+      window.removeEventListener('online', online)
+      made.close()
+    }
+  }, [classId])
+
+  const storedHere = useMemo(() => {
+    const own: Tapped = new Map()
+    const others = new Map<string, ShownMark[]>()
+    for (const mark of stored) {
+      const key = keyOf(mark.visitId, mark.pupilId)
+      if (mark.observer === observer) own.set(key, mark)
+      else others.set(key, [...(others.get(key) ?? []), mark])
+    }
+    return { own, others }
+  }, [stored, observer])
+
+  function markOf(visitId: string, pupilId: string) {
+    const key = keyOf(visitId, pupilId)
+    return tapped.get(key) ?? storedHere.own.get(key)
+  }
+
+  function set(visitId: string, pupilId: string, value: MarkValue) {
+    const key = keyOf(visitId, pupilId)
+    const before = markOf(visitId, pupilId)
+    setTapped((all) => new Map(all).set(key, { ...value, id: null }))
+    // Its number is known once it is kept; a tap in between corrects the one before by child and visit.
+    void queue.current?.add({ visitId, pupilId }, value, before?.id ?? null).then(({ id }) =>
+      setTapped((all) => {
+        const now = all.get(key)
+        return now && sameValue(now, value) ? new Map(all).set(key, { ...value, id }) : all
       }),
     )
-  }, [queue])
-
-  const markOf = (visitId: string, pupilId: string): Mark | undefined => marks.get(keyOf(visitId, pupilId))
-
-  function set(visitId: string, pupilId: string, value: Value) {
-    const before = markOf(visitId, pupilId)
-    const mark = { id: crypto.randomUUID(), visitId, pupilId, ...value }
-    setMarks(new Map(marks).set(keyOf(visitId, pupilId), mark))
-    queue.add({ ...mark, corrects: before?.id ?? null, madeAt: new Date().toISOString() })
-    return before
+    setLast({ visitId, pupilId, before: before ?? noValue })
+    clearTimeout(timer.current)
+    timer.current = setTimeout(() => setLast(null), 10_000)
   }
 
   return {
     markOf,
+    /** What other devices saw of the child at the visit: counted beside this one's. */
+    othersOf: (visitId: string, pupilId: string) => storedHere.others.get(keyOf(visitId, pupilId)) ?? [],
     ...state,
     last,
+    retry: () => state.aside.forEach((one) => void queue.current?.retry(one)),
+    letGo: () => state.aside.forEach((one) => void queue.current?.letGo(one)),
     /** One tap: a mark, another mark in its place, or the same again to take it back. */
-    tap(visitId: string, pupilId: string, value: Value) {
-      const now = markOf(visitId, pupilId)
-      const same =
-        now !== undefined && now.judged === value.judged && now.right === value.right && now.of === value.of
-      if (now === undefined && value.judged === null && value.of === null) return
-      const { judged, right, of } = set(visitId, pupilId, same ? nothing : value) ?? nothing
-      setLast({ visitId, pupilId, before: { judged, right, of } })
-      clearTimeout(timer.current)
-      timer.current = setTimeout(() => setLast(null), 10_000)
+    tap(visitId: string, pupilId: string, value: MarkValue) {
+      const now = markOf(visitId, pupilId) ?? noValue
+      if (!saysSomething(now) && !saysSomething(value)) return
+      set(visitId, pupilId, sameValue(now, value) ? noValue : value)
     },
     undo() {
       if (!last) return

@@ -1,25 +1,29 @@
 import { NextResponse } from 'next/server'
 import { answer } from '@/server/answer'
-import { recordMark } from '@/server/run'
+import { DatabaseAway } from '@/data/away'
+import { recordMark } from '@/server/marks'
 import { currentViewer } from '@/server/viewer'
+
+const problem = (status: number, words: string) =>
+  NextResponse.json({ ok: false, problems: [words] }, { status })
 
 /** Takes one mark. It answers only when the mark is stored: what it acknowledged survives a crash. */
 export async function POST(request: Request, { params }: { params: Promise<{ classId: string }> }) {
   const { classId } = await params
-  const origin = request.headers.get('origin')
-  if (origin !== null && new URL(origin).host !== request.headers.get('host'))
-    return NextResponse.json({ ok: false, problems: ['Sent from another site.'] }, { status: 403 })
-  const text = await request.text()
-  if (text.length > 2000)
-    return NextResponse.json({ ok: false, problems: ['Too long for one mark.'] }, { status: 413 })
   let body: unknown
   try {
-    body = JSON.parse(text)
+    body = await request.json()
   } catch {
-    return NextResponse.json({ ok: false, problems: ['Not JSON.'] }, { status: 400 })
+    return problem(400, 'Not JSON.')
   }
-  const result = await answer(
-    recordMark(currentViewer(), { ...(body as object), classId } as Parameters<typeof recordMark>[1]),
-  )
-  return NextResponse.json(result, { status: result.ok ? 200 : 422 })
+  if (typeof body !== 'object' || body === null || Array.isArray(body)) return problem(400, 'Not a mark.')
+  try {
+    const result = await answer(
+      recordMark(currentViewer(), { ...body, classId } as Parameters<typeof recordMark>[1]),
+    )
+    return NextResponse.json(result, { status: result.ok ? 200 : 422 })
+  } catch (error) {
+    if (error instanceof DatabaseAway) return problem(503, error.message)
+    throw error
+  }
 }

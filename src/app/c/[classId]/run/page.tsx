@@ -1,22 +1,15 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { notFound } from 'next/navigation'
-import { connection } from 'next/server'
 import { runPage } from '@/server/run'
-import { NotHere } from '@/server/use-case'
-import { currentViewer } from '@/server/viewer'
 import { RunBoard } from '@/ui/run/run-board'
+import { load } from '../../../load'
 import { absentAction, clockAction } from './actions'
 
 export const metadata: Metadata = { title: 'Run' }
 
 export default async function Run({ params }: { params: Promise<{ classId: string }> }) {
-  await connection()
   const { classId } = await params
-  const page = await runPage(currentViewer(), { classId }).catch((error: unknown) => {
-    if (error instanceof NotHere) notFound()
-    throw error
-  })
+  const page = await load(runPage, { classId })
   if (!page)
     return (
       <main className="place empty">

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next'
 import type { StrandSetId } from '@/core/skills'
-import { currentViewer } from '@/server/viewer'
 import { classTable } from '@/server/classes'
+import { load } from '../../../../load'
+import { only, type Query } from '../query'
 import { ClassPage } from '@/ui/class/class-page'
 import { addChildrenAction, houseStyleAction, linksAction, placeAction } from './actions'
 
@@ -9,13 +10,13 @@ export const metadata: Metadata = { title: 'Class' }
 
 interface Props {
   params: Promise<{ classId: string }>
-  searchParams: Promise<{ strands?: string }>
+  searchParams: Promise<Query>
 }
 
 export default async function Class({ params, searchParams }: Props) {
   const { classId } = await params
   const { strands } = await searchParams
-  const table = await classTable(currentViewer(), { classId, set: strands as StrandSetId | undefined })
+  const table = await load(classTable, { classId, set: only(strands) as StrandSetId | undefined })
   return (
     <ClassPage
       classId={classId}

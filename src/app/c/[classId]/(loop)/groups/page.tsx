@@ -1,15 +1,15 @@
 import type { Metadata } from 'next'
 import { games } from '@/core/games'
 import { groupsPage } from '@/server/groups/groups'
-import { currentViewer } from '@/server/viewer'
 import { GroupsPage } from '@/ui/groups/groups-page'
+import { load } from '../../../../load'
 import { gameFitAction, saveGroupsAction } from './actions'
 
 export const metadata: Metadata = { title: 'Groups' }
 
 export default async function Groups({ params }: { params: Promise<{ classId: string }> }) {
   const { classId } = await params
-  const page = await groupsPage(currentViewer(), { classId })
+  const page = await load(groupsPage, { classId })
   return (
     <GroupsPage
       key={`${page.version?.number ?? 0} ${page.children.length}`}

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { planPage } from '@/server/plan/plan'
-import { currentViewer } from '@/server/viewer'
+import { load } from '../../../../load'
+import { only, type Query } from '../query'
 import { PlanEditor } from '@/ui/plan/plan-editor'
 import { countOnShelfAction, previewAction, savePlanAction } from './actions'
 
@@ -9,13 +10,13 @@ export const metadata: Metadata = { title: 'Plan' }
 
 interface Props {
   params: Promise<{ classId: string }>
-  searchParams: Promise<{ add?: string }>
+  searchParams: Promise<Query>
 }
 
 export default async function Plan({ params, searchParams }: Props) {
   const { classId } = await params
-  const { add } = await searchParams
-  const page = await planPage(currentViewer(), { classId, add })
+  const add = only((await searchParams).add)
+  const page = await load(planPage, { classId, add })
   if (!page.view)
     return (
       <div className="empty">

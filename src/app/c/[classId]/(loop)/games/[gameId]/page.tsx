@@ -1,17 +1,14 @@
 import type { Metadata } from 'next'
-import { notFound } from 'next/navigation'
-import { Suspense } from 'react'
 import { gameIdSchema, gameOf } from '@/core/games'
-import { adviceFor, type FiguresInput } from '@/server/figures'
 import { gamePage } from '@/server/games'
-import { currentViewer } from '@/server/viewer'
-import { wholeFrom } from '../../query'
-import { AdviceList } from '@/ui/games/advice-list'
 import { GamePage } from '@/ui/games/game-page'
+import { load } from '../../../../../load'
+import { only, wholeFrom, type Query } from '../../query'
+import { stopWaitingAction } from './actions'
 
 interface Props {
   params: Promise<{ classId: string; gameId: string }>
-  searchParams: Promise<Record<string, string | undefined>>
+  searchParams: Promise<Query>
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
@@ -21,45 +18,16 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function GameRoute({ params, searchParams }: Props) {
   const { classId, gameId } = await params
-  if (!gameIdSchema.safeParse(gameId).success) notFound()
   const { level, players, slot, rules } = await searchParams
-  const page = await gamePage(currentViewer(), {
+  const page = await load(gamePage, {
     classId,
     gameId,
-    levelId: level,
-    players: wholeFrom(players, 1, 34),
-    slotMinutes: wholeFrom(slot, 3, 60),
-    params: parsed(rules),
+    levelId: only(level),
+    players: wholeFrom(only(players), 1, 34),
+    slotMinutes: wholeFrom(only(slot), 3, 60),
+    params: parsed(only(rules)),
   })
-  return (
-    <GamePage classId={classId} page={page}>
-      <Suspense fallback={<p className="muted small">Trying changes …</p>}>
-        <Advised classId={classId} gameId={gameId} level={page.level.id} input={page.input} />
-      </Suspense>
-    </GamePage>
-  )
-}
-
-/** Apart, so that the page stands while changes are tried. */
-async function Advised({
-  classId,
-  gameId,
-  level,
-  input,
-}: {
-  classId: string
-  gameId: string
-  level: string
-  input: FiguresInput
-}) {
-  await new Promise((resolve) => setImmediate(resolve))
-  return (
-    <AdviceList
-      advice={adviceFor(input)}
-      address={`/c/${classId}/games/${gameId}?level=${level}`}
-      slotMinutes={input.slotMinutes ?? 12}
-    />
-  )
+  return <GamePage classId={classId} page={page} stopWaiting={stopWaitingAction} />
 }
 
 function parsed(rules: string | undefined): unknown {

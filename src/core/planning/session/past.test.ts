@@ -1,5 +1,4 @@
-import type { HeldSession } from '@/data/queries/held'
-import { pastOf, playedIn, type Played } from './past'
+import { pastOf, type Played } from './past'
 
 const played = (pupilId: string, gameId: string, day: string, mode: Played['mode'] = 'own'): Played => ({
   pupilId,
@@ -39,35 +38,4 @@ test('not yet: the share among all marks of the group’s children', () => {
   ]
   expect(pastOf(['a', 'b', 'c'], [], marks, day).notYet).toBeCloseTo(0.2, 12)
   expect(pastOf(['c'], [], marks, day).notYet).toBe(0)
-})
-
-test('played: each child of the group that was at a station, unless away, with the last day of it', () => {
-  const held = (day: string, group: number, away: string[] = []): HeldSession => ({
-    id: day,
-    day,
-    stations: [
-      ['landfall', 'adult-led'],
-      ['perch', 'own'],
-    ],
-    visits: [
-      [0, group, 0, []],
-      [1, group, 1, []],
-    ],
-    members: [
-      [0, 'a'],
-      [0, 'b'],
-      [1, 'c'],
-    ],
-    away,
-  })
-  const all = playedIn([held('2026-11-16', 0), held('2026-11-17', 1), held('2026-11-23', 0, ['b'])])
-  const told = all.map(({ pupilId, gameId, mode, day: last }) => `${pupilId} ${gameId} ${mode} ${last}`)
-  expect(told.sort()).toEqual([
-    'a landfall adult-led 2026-11-23',
-    'a perch own 2026-11-23',
-    'b landfall adult-led 2026-11-16',
-    'b perch own 2026-11-16',
-    'c landfall adult-led 2026-11-17',
-    'c perch own 2026-11-17',
-  ])
 })

@@ -1,7 +1,27 @@
-import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
-import type { MarksRow } from '@/data/queries/evidence'
-import type { HeldSession } from '@/data/queries/held'
-import type { StationMode } from '@/data/queries/sessions'
+import { schoolDaysBetween, type Day } from '../calendar'
+import type { StationMode } from './plan'
+
+/** A child at a game in a way of having an adult, with the last day of it. */
+export interface Played {
+  pupilId: string
+  gameId: string
+  mode: StationMode
+  day: Day
+}
+
+/** A child's judgements of late, and how many of them were "not yet". */
+export interface MarksLately {
+  pupilId: string
+  marks: number
+  notYet: number
+}
+
+/** A visit of a session that was held: the sets its group played in, without who was away. */
+export interface SeatedBefore {
+  sessionId: string
+  slot: number
+  sets: string[][]
+}
 
 /** What a plan asks of a group's weeks before. */
 export interface GroupPast {
@@ -20,33 +40,11 @@ export const latelyDays = 21
 /** Of a group, so many must have met a game for the group to know it. */
 const mostOf = 0.75
 
-/** A child at a game in a way of having an adult, with the last day of it. */
-export interface Played {
-  pupilId: string
-  gameId: string
-  mode: StationMode
-  day: Day
-}
-
-/** Who has played what in the sessions that were held; who was away has not. */
-export function playedIn(sessions: readonly HeldSession[]): Played[] {
-  const played = new Map<string, Played>()
-  for (const { day, stations, visits, members, away } of sessions)
-    for (const [, group, at] of visits) {
-      const [gameId, mode] = stations[at]
-      for (const [own, pupilId] of members)
-        if (own === group && !away.includes(pupilId))
-          // In the order of days: the last one stays.
-          played.set(`${pupilId} ${gameId} ${mode}`, { pupilId, gameId, mode, day })
-    }
-  return [...played.values()]
-}
-
 /** Sums up who has played what for the children who are a group now, whatever group they were in then. */
 export function pastOf(
   pupils: readonly string[],
   played: readonly Played[],
-  marks: readonly MarksRow[],
+  marks: readonly MarksLately[],
   day: Day,
 ): GroupPast {
   const own = played.filter(({ pupilId }) => pupils.includes(pupilId))

@@ -1,23 +1,35 @@
-import { ownBand } from '@/core/evidence/fit'
-import { gameOf } from '@/core/games'
-import { fitCost } from '@/core/grouping/fit-cost'
-import { strandIds, strandOf, type StrandId } from '@/core/skills'
-import type { Child } from '../children'
-import { levelOfGroup } from './levels'
+import { measureLevel } from '../../analysis/level-measure'
+import { ownBand } from '../../evidence/fit'
+import { gameOf } from '../../games'
+import { fitCost } from '../../grouping/fit-cost'
+import type { GroupingMode } from '../../grouping/mode'
+import { strandIds, strandOf, type StrandId } from '../../skills'
+import type { PlannedChild } from './context'
+import { levelOfGroup as levelBy } from './levels'
+
+const profiles = new Map(
+  gameOf('landfall').levels.map(({ id, params }) => [id, measureLevel(gameOf('landfall'), params).steps]),
+)
+const figures = { profile: (_game: string, level: string) => profiles.get(level)! }
+const levelOfGroup = (
+  gameId: string,
+  group: Parameters<typeof levelBy>[1],
+  mode: GroupingMode,
+  chosen: number | null,
+) => levelBy(gameId, group, mode, chosen, figures)
 
 /** A child that is right alone by one ability on every strand, in logits. */
-function childAt(id: string, ability: number): Child {
+function childAt(id: string, ability: number): PlannedChild {
   const rightAlone = Object.fromEntries(
     strandIds.map((strand) => [
       strand,
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, adultNear: false, rightAlone, followed: [], estimates: {} as Child['estimates'] }
+  return { id, name: id, rightAlone }
 }
 
 const group = (abilities: number[], pairs?: (number | null)[]) => ({
-  pennant: 0,
   pupils: abilities.map((ability, i) => childAt(`c${i}`, ability)),
   pairs: pairs ?? abilities.map(() => null),
 })

@@ -1,26 +1,28 @@
-import { gameOf } from '@/core/games'
-import { inBand } from '@/core/grouping/fit-cost'
-import type { GroupingMode } from '@/core/grouping/mode'
-import { cheapestLevel, groupingProblem, limitsSchema } from '@/core/grouping/problem'
-import { fittingBand, type Child } from '../children'
-import { successAt } from '../figures'
-
-/** A group as a plan sees it. */
-export interface PlannedGroup {
-  pennant: number
-  pupils: Child[]
-  /** Children by the pair they play in, where they play in pairs. */
-  pairs: (number | null)[]
-}
+import { expectedSuccess, ownBand } from '../../evidence/fit'
+import { gameOf } from '../../games'
+import { inBand } from '../../grouping/fit-cost'
+import type { GroupingMode } from '../../grouping/mode'
+import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem'
+import type { Figures, PlannedChild, PlannedGroup } from './context'
 
 /** The level at which a group plays a game, and who plays at another. */
 export interface GroupLevel {
   level: number
-  /** Indices into the group: level of each child where they have own ranges in the same game. */
+  /** Along the group: level of each child where they have own ranges in the same game. */
   own: number[] | null
   fitting: number
   /** Mean success to expect. */
   success: number
+}
+
+/** Expected success of each child at each level of a game; shape [child][level]. */
+export function successAt(
+  gameId: string,
+  children: readonly Pick<PlannedChild, 'rightAlone'>[],
+  figures: Pick<Figures, 'profile'>,
+): number[][] {
+  const profiles = gameOf(gameId).levels.map(({ id }) => figures.profile(gameId, id))
+  return children.map(({ rightAlone }) => profiles.map((profile) => expectedSuccess(profile, rightAlone)))
 }
 
 /**
@@ -30,20 +32,18 @@ export interface GroupLevel {
  */
 export function levelOfGroup(
   gameId: string,
-  { pupils, pairs }: PlannedGroup,
+  { pupils, pairs }: Pick<PlannedGroup, 'pupils' | 'pairs'>,
   mode: GroupingMode,
   chosen: number | null,
+  figures: Pick<Figures, 'profile'>,
 ): GroupLevel {
-  const success = successAt(
-    gameId,
-    pupils.map(({ rightAlone }) => rightAlone),
-  )
+  const success = successAt(gameId, pupils, figures)
   const sum = (at: (child: number) => number) =>
     pupils.reduce((total, _, child) => total + success[child][at(child)], 0)
   const of = (level: number, at: (child: number) => number, own: number[] | null): GroupLevel => ({
     level,
     own,
-    fitting: pupils.filter((_, child) => inBand(success[child][at(child)], fittingBand)).length,
+    fitting: pupils.filter((_, child) => inBand(success[child][at(child)], ownBand)).length,
     success: pupils.length === 0 ? 0 : sum(at) / pupils.length,
   })
   if (chosen !== null) return of(chosen, () => chosen, null)
@@ -66,7 +66,7 @@ function levelFinder(gameId: string, success: number[][]) {
     children: success.map((_, child) => String(child)),
     levels: gameOf(gameId).levels.map(({ id }) => id),
     success,
-    band: fittingBand,
+    band: ownBand,
     limits: limitsSchema.parse({ groups: { count: 1, min: 1, max: Math.max(1, success.length) } }),
   })
   return (children: readonly number[]) => cheapestLevel(problem, children).level

@@ -1,11 +1,11 @@
 import type { z } from 'zod'
-import { gameOf, type games } from '@/core/games'
-import type { Inventory } from '@/core/planning/inventory'
-import { checkPlan, whyNowhere } from '@/core/planning/plan/check'
-import { planInputSchema, planProblem } from '@/core/planning/plan/problem'
-import type { HardRule, SoftRule } from '@/core/planning/plan/rules'
+import { gameOf } from '../../games'
+import type { Inventory } from '../inventory'
+import { checkPlan, whyNowhere } from '../plan/check'
+import { planInputSchema, planProblem } from '../plan/problem'
+import type { HardRule, SoftRule } from '../plan/rules'
 import type { GroupPast } from './past'
-import type { Plan } from './schema'
+import { stationAt, type PlacedPlan, type Plan } from './plan'
 
 /** What the planner is asked: the input of the core's `plan`, for one session. */
 export type PlannerInput = z.input<typeof planInputSchema>
@@ -15,14 +15,21 @@ const asManyAsCome = 60
 
 /** One group at one station: at which level, and how likely the game ends in the slot. */
 export interface Stay {
-  station: number
-  group: number
+  stationId: string
+  groupId: string
   levelId: string
   success: number
   finish: number | null
 }
 
-type GameId = (typeof games)[number]['id']
+/** A group as the rules see it. */
+export interface CountedGroup {
+  id: string
+  children: number
+  past: GroupPast
+  lastSets: string[][]
+  together: string[][]
+}
 
 /**
  * The plan as the planner sees it. Stations on their own get what is shown to the class first, so every
@@ -30,19 +37,19 @@ type GameId = (typeof games)[number]['id']
  */
 export function plannerInput(
   { slots, slotMinutes, adults, stations }: Plan,
-  groups: readonly { children: number; past: GroupPast; lastSets: string[][]; together: string[][] }[],
+  groups: readonly CountedGroup[],
   stays: readonly Stay[],
   inventory: Inventory,
-  pinned: readonly { slot: number; group: number; station: number }[] = [],
+  pinned: readonly { slot: number; groupId: string; stationId: string }[] = [],
 ): PlannerInput {
-  const onOffer = [...new Set(stations.map(({ gameId }) => gameId))] as GameId[]
+  const onOffer = [...new Set(stations.map(({ gameId }) => gameId))]
   return {
     slots,
     slotMinutes,
     adults,
     inventory,
-    groups: groups.map(({ children, past, lastSets, together }, g) => ({
-      id: `${g}`,
+    groups: groups.map(({ id, children, past, lastSets, together }) => ({
+      id,
       children: Math.max(1, children),
       notYet: past.notYet,
       known: onOffer,
@@ -50,35 +57,34 @@ export function plannerInput(
       lastSets,
       together,
     })),
-    stations: stations.map(({ mode, places }, s) => ({ id: `${s}`, mode, places: places ?? asManyAsCome })),
-    offers: stays.map(({ station, group, levelId, success, finish }) => ({
-      station: `${station}`,
-      game: stations[station].gameId,
+    stations: stations.map(({ id, mode, places }) => ({ id, mode, places: places ?? asManyAsCome })),
+    offers: stays.map(({ stationId, groupId, levelId, success, finish }) => ({
+      station: stationId,
+      game: stationAt({ stations }, stationId).gameId,
       level: levelId,
-      success: { [group]: success },
+      success: { [groupId]: success },
       finish,
     })),
-    pins: pinned.map(({ slot, group, station }) => ({
-      session: 0,
-      slot,
-      group: `${group}`,
-      station: `${station}`,
-    })),
+    pins: pinsFrom(pinned),
     tries: 20_000,
   }
 }
+
+/** Cells to be kept while the rest is planned, as the planner wants them. */
+export const pinsFrom = (cells: readonly { slot: number; groupId: string; stationId: string }[]) =>
+  cells.map(({ slot, groupId, stationId }) => ({ session: 0, slot, group: groupId, station: stationId }))
 
 /** A rule that must hold and does not, at the group that is in it. */
 export interface RuleConflict {
   kind: Exclude<HardRule, 'not-shown'> | 'adult' | 'game-again'
   slot: number
-  group: number
+  groupId: string
 }
 
 /** A cell without a station, and how many of the stations each rule stands against. */
 export interface Gap {
   slot: number
-  group: number
+  groupId: string
   nothingOffered: boolean
   rules: Partial<Record<HardRule, number>>
 }
@@ -92,23 +98,22 @@ export interface Ruled {
 
 /**
  * Holds a plan against the rules of the room.
- * @param taken `slot · groups + group` → stay, −1: nowhere
+ * @param taken by slot and group, in the order of the input's groups: index of the stay, −1: nowhere
  */
 export function holdAgainstRules(
-  plan: Plan,
+  plan: PlacedPlan,
   input: PlannerInput,
   stays: readonly Stay[],
   taken: Int32Array,
 ): Ruled {
   const problem = planProblem(planInputSchema.parse(input))
-  const groups = input.groups.length
+  const ids = input.groups.map(({ id }) => id)
+  const cellOf = (at: number) => ({ slot: Math.floor(at / ids.length), groupId: ids[at % ids.length] })
   const { conflicts, costs } = checkPlan(problem, taken)
   const withoutAdult = [...taken].flatMap((stay, at): RuleConflict[] => {
     if (stay < 0) return []
-    const { gameId, mode } = plan.stations[stays[stay].station]
-    return mode === 'own' && gameOf(gameId).room.adult
-      ? [{ kind: 'adult', slot: Math.floor(at / groups), group: at % groups }]
-      : []
+    const { gameId, mode } = stationAt(plan, stays[stay].stationId)
+    return mode === 'own' && gameOf(gameId).room.adult ? [{ kind: 'adult', ...cellOf(at) }] : []
   })
   const weighed = new Map<SoftRule, number>()
   for (const { rule, cost } of costs)
@@ -117,37 +122,27 @@ export function holdAgainstRules(
     conflicts: [
       ...withoutAdult,
       ...conflicts.flatMap(({ rule, time, groups: those }) =>
-        rule === 'not-shown' ? [] : those.map((group): RuleConflict => ({ kind: rule, slot: time, group })),
+        rule === 'not-shown'
+          ? []
+          : those.map((group): RuleConflict => ({ kind: rule, slot: time, groupId: ids[group] })),
       ),
       ...costs.flatMap(({ rule, time, group }): RuleConflict[] =>
-        rule === 'game-again' &&
-        time !== null &&
-        group !== null &&
-        !repeatsToday(taken, stays, time, group, groups)
-          ? [{ kind: 'game-again', slot: time, group }]
+        rule === 'game-again' && time !== null && group !== null && !repeatsToday(plan, time, ids[group])
+          ? [{ kind: 'game-again', slot: time, groupId: ids[group] }]
           : [],
       ),
     ],
     gaps: [...taken].flatMap((stay, at) => {
-      const [slot, group] = [Math.floor(at / groups), at % groups]
-      return stay >= 0 ? [] : [{ slot, group, ...whyNowhere(problem, taken, slot, group) }]
+      const { slot, groupId } = cellOf(at)
+      return stay >= 0 ? [] : [{ slot, groupId, ...whyNowhere(problem, taken, slot, at % ids.length) }]
     }),
     costs: [...weighed].map(([rule, cost]) => ({ rule, cost })),
   }
 }
 
 /** True if the group was at the station earlier the same session: told as that, not as played lately. */
-function repeatsToday(
-  taken: Int32Array,
-  stays: readonly Stay[],
-  slot: number,
-  group: number,
-  groups: number,
-) {
-  const here = stays[taken[slot * groups + group]].station
-  for (let before = 0; before < slot; before++) {
-    const stay = taken[before * groups + group]
-    if (stay >= 0 && stays[stay].station === here) return true
-  }
-  return false
+function repeatsToday({ cells }: PlacedPlan, slot: number, groupId: string): boolean {
+  const own = cells.filter((cell) => cell.groupId === groupId)
+  const here = own.find((cell) => cell.slot === slot)?.stationId
+  return own.some((cell) => cell.slot < slot && cell.stationId === here)
 }

@@ -1,16 +1,14 @@
-import { gameOf } from '@/core/games'
-import { splitIntoSets } from '@/core/games/sets'
-import type { Place } from '@/core/planning/rotation'
-import type { Seats } from '@/core/planning/seating/partners'
-import type { StoredGrouping } from '@/data/queries/groupings'
-import { analysisOf } from '../figures'
-import { levelOfGroup, type GroupLevel, type PlannedGroup } from './levels'
-import { cellKey, type Plan } from './schema'
+import { gameOf } from '../../games'
+import { splitIntoSets } from '../../games/sets'
+import type { Seats } from '../seating/partners'
+import type { Figures, PlannedGroup, PlannedGrouping } from './context'
+import { levelOfGroup, type GroupLevel } from './levels'
+import { stationAt, type Cell, type Plan } from './plan'
 
 export interface PlannedVisit {
   slot: number
-  station: number
-  group: number
+  stationId: string
+  groupId: string
   levelId: string
   levelTitle: string
   /** Where children have own ranges: each level with how many play at it; empty: one level for all. */
@@ -31,53 +29,51 @@ export interface PlannedVisit {
   pinned: boolean
 }
 
-/** Games played where there is no exact figure: enough to see whether a game fits its slot. */
-const playedHere = 1000
-
 /** What each group comes to at each station, worked out once. */
 export class LevelTable {
   private readonly fitting = new Map<string, GroupLevel>()
+  private readonly groups: Map<string, PlannedGroup>
 
   constructor(
     private readonly plan: Plan,
-    private readonly groups: readonly PlannedGroup[],
-    private readonly grouping: StoredGrouping,
-  ) {}
-
-  /** At the level that fits, or at the one the teacher chose for the cell. */
-  of({ station, group, slot }: Place): GroupLevel & { chosen: boolean } {
-    const { gameId } = this.plan.stations[station]
-    const wanted = this.plan.chosen[cellKey(slot, group)]
-    const index = gameOf(gameId).levels.findIndex(({ id }) => id === wanted)
-    const fits = this.fits(station, group)
-    // Own ranges have no level to choose; the level that fits need not be chosen.
-    if (index < 0 || fits.own || index === fits.level) return { ...fits, chosen: index >= 0 && !fits.own }
-    return { ...levelOfGroup(gameId, this.groups[group], this.grouping.mode, index), chosen: true }
+    private readonly grouping: PlannedGrouping,
+    readonly figures: Figures,
+  ) {
+    this.groups = new Map(grouping.groups.map((group) => [group.id, group]))
   }
 
-  fits(station: number, group: number): GroupLevel {
-    const { gameId } = this.plan.stations[station]
-    const key = `${gameId} ${group}`
+  /** At the level that fits, or at the one the teacher chose for the cell. */
+  of({ stationId, groupId, levelId }: Cell): GroupLevel & { chosen: boolean } {
+    const { gameId } = stationAt(this.plan, stationId)
+    const index = gameOf(gameId).levels.findIndex(({ id }) => id === levelId)
+    const fits = this.fits(stationId, groupId)
+    // Own ranges have no level to choose; the level that fits need not be chosen.
+    if (index < 0 || fits.own || index === fits.level) return { ...fits, chosen: index >= 0 && !fits.own }
+    return { ...this.at(gameId, groupId, index), chosen: true }
+  }
+
+  fits(stationId: string, groupId: string): GroupLevel {
+    const { gameId } = stationAt(this.plan, stationId)
+    const key = `${gameId} ${groupId}`
     const known = this.fitting.get(key)
     if (known) return known
-    const made = levelOfGroup(gameId, this.groups[group], this.grouping.mode, null)
+    const made = this.at(gameId, groupId, null)
     this.fitting.set(key, made)
     return made
+  }
+
+  private at(gameId: string, groupId: string, chosen: number | null): GroupLevel {
+    return levelOfGroup(gameId, this.groups.get(groupId)!, this.grouping.mode, chosen, this.figures)
   }
 }
 
 /** All of a visit but who plays with whom. */
 export type UnseatedVisit = Omit<PlannedVisit, 'seats' | 'partnersAgain'>
 
-export function visitAt(
-  plan: Plan,
-  { pupils }: PlannedGroup,
-  place: Place,
-  table: LevelTable,
-): UnseatedVisit {
-  const { gameId } = plan.stations[place.station]
+export function visitAt(plan: Plan, { pupils }: PlannedGroup, cell: Cell, table: LevelTable): UnseatedVisit {
+  const { gameId } = stationAt(plan, cell.stationId)
   const game = gameOf(gameId)
-  const { level, own, fitting, chosen } = table.of(place)
+  const { level, own, fitting, chosen } = table.of(cell)
   const sets = splitIntoSets(pupils.length, game.players)
   const { id: levelId, title: levelTitle } = game.levels[level]
   const ranges = own
@@ -87,7 +83,9 @@ export function visitAt(
       })
     : []
   return {
-    ...place,
+    slot: cell.slot,
+    stationId: cell.stationId,
+    groupId: cell.groupId,
     levelId,
     levelTitle,
     ranges,
@@ -97,22 +95,20 @@ export function visitAt(
     sets,
     children: pupils.length,
     fitting,
-    finishInSlot: finishOf(gameId, levelId, sets, plan.slotMinutes),
+    finishInSlot: finishOf(gameId, levelId, sets, plan.slotMinutes, table.figures),
     chosen,
-    pinned: plan.pinned.includes(cellKey(place.slot, place.group)),
+    pinned: cell.pinned,
   }
 }
 
 /** Chance that a game of the largest set ends in a slot; null: time-boxed. */
-export function finishOf(
-  game: string,
-  level: string,
+export const finishOf = (
+  gameId: string,
+  levelId: string,
   sets: readonly number[],
   slotMinutes: number,
-): number | null {
-  const players = Math.max(1, ...sets)
-  return analysisOf({ game, level, players, slotMinutes, games: playedHere }).minutes?.finishInSlot ?? null
-}
+  figures: Figures,
+): number | null => figures.finish(gameId, levelId, Math.max(1, ...sets), slotMinutes)
 
 /** What a level of a game needs, by set and player. */
 export function materialsAt(gameId: string, levelId: string) {

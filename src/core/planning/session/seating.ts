@@ -1,10 +1,9 @@
-import { seededChance } from '@/core/chance/chance'
-import type { GroupingMode } from '@/core/grouping/mode'
-import { Meetings, pairsAgain, type Seats } from '@/core/planning/seating/partners'
-import { seatVisits } from '@/core/planning/seating/seat'
-import type { HeldSession } from '@/data/queries/held'
-import type { StoredSession } from '@/data/queries/sessions'
-import type { PlannedGroup } from './levels'
+import { seededChance } from '../../chance/chance'
+import type { GroupingMode } from '../../grouping/mode'
+import { Meetings, pairsAgain, type Seats } from '../seating/partners'
+import { seatVisits } from '../seating/seat'
+import type { KeptSeats, PlannedGroup } from './context'
+import type { SeatedBefore } from './past'
 import type { PlannedVisit, UnseatedVisit } from './visits'
 
 /** Who has played with whom in the weeks before, and who sat with whom last. */
@@ -14,19 +13,15 @@ export interface PartnersPast {
   lastSet: Map<string, string>
 }
 
-/** Sums up the seats of the sessions that were held, oldest first; who was away met nobody. */
-export function partnersPast(sessions: readonly HeldSession[]): PartnersPast {
+/** Sums up the seats of the sessions that were held, oldest first. */
+export function partnersPast(visits: readonly SeatedBefore[]): PartnersPast {
   const met = new Meetings()
   const lastSet = new Map<string, string>()
-  for (const { id, visits, away } of sessions)
-    for (const [slot, , , seats] of visits) {
-      const there = seats
-        .map((set) => set.filter((child) => !away.includes(child)))
-        .filter((set) => set.length > 0)
-      if (there.length < 2) continue
-      met.addSeats(there)
-      for (const set of there) for (const child of set) lastSet.set(child, `${id} ${slot} ${set[0]}`)
-    }
+  for (const { sessionId, slot, sets } of visits) {
+    if (sets.length < 2) continue
+    met.addSeats(sets)
+    for (const set of sets) for (const child of set) lastSet.set(child, `${sessionId} ${slot} ${set[0]}`)
+  }
   return { met, lastSet }
 }
 
@@ -59,14 +54,13 @@ interface SeatedVisit {
 /** Seats a group through a session. */
 export type Seater = (
   group: PlannedGroup,
-  position: number,
   visits: readonly { slot: number; sets: readonly number[] }[],
 ) => SeatedVisit[]
 
 /** Seats anew, with what was played before in mind. Equal plans are seated equally. */
 export const seaterFrom =
   (past: PartnersPast, mode: GroupingMode): Seater =>
-  (group, position, visits) => {
+  (group, visits) => {
     const children = group.pupils.map(({ id }) => id)
     const together = togetherIn(group, mode)
     let before = lastSetsOf(children, past)
@@ -74,7 +68,7 @@ export const seaterFrom =
       children,
       visits.map(({ sets }) => sets),
       { together, before, met: past.met },
-      seededChance(position + 1),
+      seededChance(group.pennant + 1),
     )
     return all.map((seats) => {
       if (seats.length < 2) return { seats, again: [] }
@@ -85,17 +79,17 @@ export const seaterFrom =
   }
 
 /** The seats a session was kept with; sessions of before there were seats are seated anew. */
-export function storedSeats(session: StoredSession, mode: GroupingMode): Seater {
+export function keptSeater(kept: KeptSeats, mode: GroupingMode): Seater {
   const anew = seaterFrom(partnersPast([]), mode)
-  return (group, position, visits) => {
+  return (group, visits) => {
     const here = new Set(group.pupils.map(({ id }) => id))
     const stored = visits.map(({ slot }) => {
-      const seats = session.visits.find((one) => one.slot === slot && one.group === position)?.seats ?? []
+      const seats = kept.find((one) => one.slot === slot && one.groupId === group.id)?.seats ?? []
       return seats.map((set) => set.filter((child) => here.has(child))).filter((set) => set.length > 0)
     })
     return stored.every((seats) => seats.flat().length === here.size)
       ? stored.map((seats) => ({ seats, again: [] }))
-      : anew(group, position, visits)
+      : anew(group, visits)
   }
 }
 
@@ -105,13 +99,15 @@ export function seated(
   visits: readonly UnseatedVisit[],
   seater: Seater,
 ): PlannedVisit[] {
-  const seats = groups.map((group, g) => {
-    const own = visits.filter((visit) => visit.group === g)
-    const found = seater(group, g, own)
-    return new Map(own.map(({ slot }, i) => [slot, found[i]]))
-  })
+  const seats = new Map(
+    groups.map((group) => {
+      const own = visits.filter(({ groupId }) => groupId === group.id)
+      const found = seater(group, own)
+      return [group.id, new Map(own.map(({ slot }, i) => [slot, found[i]]))]
+    }),
+  )
   return visits.map((visit) => {
-    const { seats: sets, again } = seats[visit.group].get(visit.slot)!
+    const { seats: sets, again } = seats.get(visit.groupId)!.get(visit.slot)!
     return { ...visit, seats: sets, partnersAgain: again }
   })
 }

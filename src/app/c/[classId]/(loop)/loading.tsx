@@ -1,7 +1,0 @@
-export default function Loading() {
-  return (
-    <p className="muted" role="status">
-      One moment …
-    </p>
-  )
-}

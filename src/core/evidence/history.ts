@@ -1,0 +1,100 @@
+import { strandOf, stepIndex, type StepPlace, type StrandId } from '../skills'
+import { normalAbility } from './ability'
+import { observe, summarise, type Belief, type Summary } from './estimate'
+import type { Judgement, Observation } from './observation'
+import { priorOf, type Sureness } from './prior'
+
+/** A record of a child on a strand, as it was kept; either a judgement or a tally. */
+export interface Evidence extends StepPlace {
+  judged: Judgement | null
+  right: number | null
+  of: number | null
+  weight: number
+  /** `2026-11-24` */
+  schoolDay: string
+}
+
+/** Where a child was first placed on a strand, and when. */
+export interface PlacedOn extends StepPlace {
+  sureness: Sureness
+  day: string
+}
+
+/** School days from one day (excluded) to another (included). */
+type DaysBetween = (from: string, to: string) => number
+
+/**
+ * What is believed of a child on a strand while its records are taken in one by one. `morning` is the belief before
+ * the first record of `day`: a correction of that day need not go further back.
+ */
+export interface Running {
+  belief: Belief
+  day: string
+  morning: Belief
+  morningDay: string
+  observations: number
+}
+
+export const difficultiesOf = (strand: StrandId) => strandOf(strand).steps.map(({ difficulty }) => difficulty)
+
+/** A belief from the mass of its cells, as they were kept for the strand's ladder. */
+export function beliefFrom(strand: StrandId, mass: Float64Array): Belief {
+  return { ability: { from: normalAbility(difficultiesOf(strand), { mean: 0, sd: 1 }).from, mass }, day: 0 }
+}
+
+/** Before anything was seen. */
+export function placedBelief(placed: PlacedOn): Running {
+  const { strand, day } = placed
+  const prior: Belief = { ability: normalAbility(difficultiesOf(strand), priorOf(strand, placed)), day: 0 }
+  return { belief: prior, day, morning: prior, morningDay: day, observations: 0 }
+}
+
+/** Takes in one record that is not older than what is known; older than the placement counts as of its day. */
+export function takeIn(running: Running, row: Evidence, daysBetween: DaysBetween): Running {
+  const { belief, day, morning, morningDay, observations } = running
+  const later = row.schoolDay > day
+  const gap = Math.max(0, daysBetween(day, row.schoolDay))
+  return {
+    belief: observe({ ...belief, day: 0 }, asObservation(row, gap), difficultiesOf(row.strand)),
+    day: later ? row.schoolDay : day,
+    morning: later ? belief : morning,
+    morningDay: later ? day : morningDay,
+    observations: observations + 1,
+  }
+}
+
+function asObservation({ strand, step, weight, judged, right, of }: Evidence, day: number): Observation {
+  const at = { day, step: stepIndex({ strand, step }), weight }
+  return judged !== null ? { ...at, judged } : { ...at, right: right!, of: of!, guess: 0 }
+}
+
+export const summaryOf = ({ belief }: Running, strand: StrandId): Summary =>
+  summarise(belief, difficultiesOf(strand))
+
+/** The estimate at the end of a day, as wide as a chart draws it. */
+export interface BandDay {
+  day: string
+  p10: number
+  p50: number
+  p90: number
+}
+
+/** What a placement and a history, oldest first, amount to, with the band at the end of each day of it. */
+export function throughHistory(
+  placed: PlacedOn,
+  history: readonly Evidence[],
+  daysBetween: DaysBetween,
+): { running: Running; band: BandDay[] } {
+  let running = placedBelief(placed)
+  const bandDay = (day: string): BandDay => {
+    const { p10, p50, p90 } = summaryOf(running, placed.strand)
+    return { day, p10, p50, p90 }
+  }
+  // One point a day: that of its evening.
+  const band = new Map([[placed.day, bandDay(placed.day)]])
+  for (const [index, row] of history.entries()) {
+    running = takeIn(running, row, daysBetween)
+    if (history[index + 1]?.schoolDay !== row.schoolDay) band.set(row.schoolDay, bandDay(row.schoolDay))
+  }
+  return { running, band: [...band.values()] }
+}

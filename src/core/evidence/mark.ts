@@ -1,0 +1,70 @@
+import { z } from 'zod'
+import { judgements } from './observation'
+
+/**
+ * What an adult tapped for a child at a visit: a judgement, a tally, or neither to take back what stood. The
+ * one shape of a mark, in the device's queue, on its way and where it is stored.
+ */
+export const markSchema = z
+  .object({
+    /** Made by the device, so that a mark sent twice is stored once. */
+    id: z.uuid(),
+    /** Who saw it: the device in whose hand it was tapped. */
+    observer: z.uuid(),
+    visitId: z.uuid(),
+    pupilId: z.uuid(),
+    judged: z.enum(judgements).nullable().default(null),
+    right: z.number().int().min(0).max(100).nullable().default(null),
+    of: z.number().int().min(1).max(100).nullable().default(null),
+    /** The mark that stood on the device when this one was tapped. */
+    corrects: z.uuid().nullable().default(null),
+    madeAt: z.iso.datetime({ offset: true }),
+  })
+  .refine(({ right, of }) => (right === null) === (of === null), {
+    path: ['of'],
+    error: 'A tally needs both numbers.',
+  })
+  .refine(({ right, of }) => right === null || of === null || right <= of, {
+    path: ['right'],
+    error: 'More right than asked.',
+  })
+  .refine(({ judged, of }) => judged === null || of === null, {
+    path: ['judged'],
+    error: 'Either a mark or a tally.',
+  })
+
+export type Mark = z.output<typeof markSchema>
+export type MarkValue = Pick<Mark, 'judged' | 'right' | 'of'>
+
+export const noValue: MarkValue = { judged: null, right: null, of: null }
+
+/** True if something is said of the child; a bare take-back says nothing. */
+export const saysSomething = ({ judged, of }: MarkValue): boolean => judged !== null || of !== null
+
+export const sameValue = (a: MarkValue, b: MarkValue): boolean =>
+  a.judged === b.judged && a.right === b.right && a.of === b.of
+
+interface Made {
+  id: string
+  madeAt: Date
+}
+
+/**
+ * Of the marks of one observer for one child, visit and step the one that was made last: it stands, unless it
+ * takes back. In whatever order they arrive, and whichever the device thought it corrected, it is the same one.
+ */
+export function lastMade<T extends Made>(chain: readonly T[]): T {
+  return chain.reduce((last, one) => {
+    const later = one.madeAt.getTime() - last.madeAt.getTime()
+    return later > 0 || (later === 0 && one.id > last.id) ? one : last
+  })
+}
+
+/**
+ * When a mark was made, as far as it can be believed: a device's clock may be wrong, but nothing was seen before
+ * the session had begun, and nothing is seen in the future.
+ */
+export function believedMoment(said: Date, begunAt: Date, receivedAt: Date): Date {
+  if (said > receivedAt) return receivedAt
+  return said < begunAt ? begunAt : said
+}

@@ -1,0 +1,58 @@
+import type { ProfileStep } from '../../evidence/fit'
+import type { GroupingMode } from '../../grouping/mode'
+import type { StrandId } from '../../skills'
+import type { Inventory } from '../inventory'
+import type { Day } from '../calendar'
+import type { MarksLately, Played, SeatedBefore } from './past'
+
+/** A child as a plan sees it. */
+export interface PlannedChild {
+  id: string
+  name: string
+  /** Per strand and step of its ladder: expected share right alone. */
+  rightAlone: Record<StrandId, readonly number[]>
+}
+
+/** The groups a plan is made for, with the children who are still in the class. */
+export interface PlannedGroup {
+  id: string
+  pennant: number
+  pupils: PlannedChild[]
+  /** Children by the pair they play in, where they play in pairs. */
+  pairs: (number | null)[]
+}
+
+export interface PlannedGrouping {
+  id: string
+  mode: GroupingMode
+  groups: PlannedGroup[]
+}
+
+/** What is known of games; worked out elsewhere, from their rules. */
+export interface Figures {
+  /** Share of a level's items that practise each step. */
+  profile(gameId: string, levelId: string): readonly ProfileStep[]
+  /** Chance that a game of a set ends in a slot; null: the time ends it. */
+  finish(gameId: string, levelId: string, players: number, slotMinutes: number): number | null
+}
+
+/** What the rules of the room are about beside the plan: the shelf, and what was played before. */
+export interface Room {
+  inventory: Inventory
+  played: readonly Played[]
+  marks: readonly MarksLately[]
+  day: Day
+}
+
+/** Seats that stay, by slot and group; null: groups are seated anew, with the seats of before in mind. */
+export type KeptSeats = readonly { slot: number; groupId: string; seats: string[][] }[]
+
+/** What a plan is worked out from beside itself: plain data, so that it can be handed to another thread. */
+export interface PlanContext {
+  grouping: PlannedGrouping
+  /** Who played with whom in the weeks before, oldest first. */
+  seatedBefore: readonly SeatedBefore[]
+  keptSeats: KeptSeats | null
+  /** Null: a plan that is only run or looked at, whose rules nobody asks about. */
+  room: Room | null
+}

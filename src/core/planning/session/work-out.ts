@@ -1,0 +1,167 @@
+import { gameOf } from '../../games'
+import { placeAdults, type AdultNeed, type AdultPlace } from '../adults'
+import { againstInventory, type Stocked } from '../inventory'
+import { materialsOf, type Need, type SlotDemand } from '../materials'
+import { isPrinted } from '../shelf'
+import { timetable, type Timetable } from '../timetable'
+import type { Figures, PlanContext } from './context'
+import { everybodyMovesOn, stationAt, type PlacedPlan, type Plan, type StationMode } from './plan'
+import { ruledBy, showFirst } from './room'
+import type { Gap, PlannerInput, RuleConflict, Ruled } from './rules'
+import { keptSeater, partnersPast, seated, seaterFrom } from './seating'
+import { LevelTable, materialsAt, visitAt, type PlannedVisit } from './visits'
+
+export type Conflict =
+  | { kind: 'again'; slot: number; groupId: string }
+  | { kind: 'too-long'; slot: number; groupId: string; finishInSlot: number }
+  | { kind: 'too-few'; slot: number; groupId: string; least: number }
+  | RuleConflict
+
+export interface PlanView {
+  plan: PlacedPlan
+  /** The groups it is made for: it is kept for these and no others. */
+  groupingId: string
+  times: Timetable
+  groups: {
+    id: string
+    pennant: number
+    children: { id: string; name: string }[]
+    sinceTeacher: number | null
+  }[]
+  stations: {
+    id: string
+    gameId: string
+    title: string
+    mode: StationMode
+    levels: { id: string; title: string }[]
+    cautions: string[]
+    needs: Need[]
+  }[]
+  visits: PlannedVisit[]
+  /** Children play in pairs that stay, as the groups were made. */
+  pairsStay: boolean
+  /** Which adult is at which station; 0 is the teacher. */
+  adults: AdultPlace<string>[]
+  conflicts: Conflict[]
+  gaps: Gap[]
+  costs: Ruled['costs']
+  /** Games at stations on their own that groups have not played before. */
+  showFirst: { title: string; pennants: number[] }[]
+  /** What the planner is asked when gaps are to be filled. */
+  planner: PlannerInput | null
+  /** Things to fetch for all stations at once, beside what was counted. */
+  shelf: Stocked[]
+  /** Pages to print for all stations at once. */
+  print: Need[]
+}
+
+const likelyEnough = 0.8
+
+/** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. */
+export function workOut(
+  given: Plan,
+  { grouping, seatedBefore, keptSeats, room }: PlanContext,
+  figures: Figures,
+): PlanView {
+  const { groups, mode } = grouping
+  const groupById = new Map(groups.map((group) => [group.id, group]))
+  const order = new Map(groups.map(({ id }, position) => [id, position]))
+  const cells =
+    given.cells ??
+    everybodyMovesOn(
+      given,
+      groups.map(({ id }) => id),
+    )
+  // A group that is no more leaves no cell behind.
+  const plan: PlacedPlan = { ...given, cells: cells.filter(({ groupId }) => groupById.has(groupId)) }
+  const table = new LevelTable(plan, grouping, figures)
+  const partners = partnersPast(seatedBefore)
+  const visits = seated(
+    groups,
+    plan.cells
+      .map((cell) => visitAt(plan, groupById.get(cell.groupId)!, cell, table))
+      .sort((a, b) => a.slot - b.slot || order.get(a.groupId)! - order.get(b.groupId)!),
+    keptSeats ? keptSeater(keptSeats, mode) : seaterFrom(partners, mode),
+  )
+  const positions = new Map(plan.stations.map(({ id }, position) => [id, position]))
+  const materials = materialsOf(
+    visits.flatMap((visit) => demandsOf(plan, visit, positions.get(visit.stationId)!)),
+    plan.stations.length,
+  )
+  const ruled = room && ruledBy(plan, grouping, table, room, partners)
+  return {
+    plan,
+    groupingId: grouping.id,
+    times: timetable(plan.startsAt, plan),
+    groups: groups.map(({ id, pennant, pupils }) => ({
+      id,
+      pennant,
+      children: pupils.map((child) => ({ id: child.id, name: child.name })),
+      sinceTeacher: ruled?.pasts.get(id)?.sinceTeacher ?? null,
+    })),
+    stations: plan.stations.map(({ id, gameId, mode: adult }, position) => {
+      const { title, levels, texts } = gameOf(gameId)
+      return {
+        id,
+        gameId,
+        title,
+        mode: adult,
+        levels: levels.map((level) => ({ id: level.id, title: level.title })),
+        cautions: [...texts.cautions],
+        needs: materials.stations[position],
+      }
+    }),
+    visits,
+    pairsStay: mode === 'pairs',
+    adults: adultsIn(plan, visits),
+    conflicts: [...conflictsOf(plan, visits), ...(ruled?.conflicts ?? [])],
+    gaps: ruled?.gaps ?? [],
+    costs: ruled?.costs ?? [],
+    showFirst: ruled ? showFirst(plan, groups, ruled.pasts) : [],
+    planner: ruled?.planner ?? null,
+    shelf: againstInventory(
+      materials.all.filter(({ item }) => !isPrinted(item)),
+      room?.inventory ?? {},
+    ),
+    print: materials.all.filter(({ item }) => isPrinted(item)),
+  }
+}
+
+function adultsIn({ slots, stations, adults }: Plan, visits: readonly PlannedVisit[]): AdultPlace<string>[] {
+  const needs = Array.from({ length: slots }, (_, slot) =>
+    stations.flatMap(({ id, mode }): AdultNeed<string>[] => {
+      const busy = visits.some((visit) => visit.slot === slot && visit.stationId === id)
+      return busy && mode !== 'own' ? [{ station: id, led: mode === 'adult-led' }] : []
+    }),
+  )
+  return placeAdults(needs, adults)
+}
+
+/** What a visit needs: of own ranges in one set each its own board and pack. */
+function demandsOf(plan: Plan, visit: PlannedVisit, station: number): SlotDemand[] {
+  const { slot, stationId, levelId, ranges, ownLevels, sets, seats } = visit
+  const { gameId } = stationAt(plan, stationId)
+  if (ranges.length === 0) return [{ slot, station, sets, materials: materialsAt(gameId, levelId) }]
+  return ranges.map((range) => ({
+    slot,
+    station,
+    sets: seats
+      .map((set) => set.filter((child) => (ownLevels[child] ?? levelId) === range.levelId).length)
+      .filter((size) => size > 0),
+    materials: materialsAt(gameId, range.levelId),
+  }))
+}
+
+function conflictsOf(plan: Plan, visits: readonly PlannedVisit[]): Conflict[] {
+  return visits.flatMap(({ slot, groupId, stationId, children, finishInSlot }): Conflict[] => {
+    const { players } = gameOf(stationAt(plan, stationId).gameId)
+    const before = visits.some(
+      (visit) => visit.groupId === groupId && visit.stationId === stationId && visit.slot < slot,
+    )
+    const again: Conflict[] = before ? [{ kind: 'again', slot, groupId }] : []
+    if (children < players.min) return [...again, { kind: 'too-few', slot, groupId, least: players.min }]
+    if (finishInSlot !== null && finishInSlot < likelyEnough)
+      return [...again, { kind: 'too-long', slot, groupId, finishInSlot }]
+    return again
+  })
+}

@@ -1,0 +1,4 @@
+export * from './people'
+export * from './evidence'
+export * from './groups'
+export * from './sessions'

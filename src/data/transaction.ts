@@ -1,0 +1,28 @@
+import type { Database, Transaction } from './connection'
+
+/** Times a transaction is tried again when it got in the way of another one. */
+const mostTries = 5
+
+/** What PostgreSQL says of two transactions that can't both be: of order, of a deadlock. */
+const collisions = ['40001', '40P01']
+
+/** PostgreSQL's code of an error, wherever the query builder put it. */
+export function sqlStateOf(error: unknown): string | undefined {
+  for (let at = error; at instanceof Error; at = at.cause)
+    if ('code' in at && typeof at.code === 'string' && /^[0-9A-Z]{5}$/.test(at.code)) return at.code
+  return undefined
+}
+
+/** Runs `work` in a transaction; tried again where another transaction got in its way. */
+export async function inTransaction<T>(
+  database: Database,
+  work: (transaction: Transaction) => Promise<T>,
+): Promise<T> {
+  for (let attempt = 1; ; attempt++)
+    try {
+      return await database.transaction(work)
+    } catch (error) {
+      if (attempt === mostTries || !collisions.includes(sqlStateOf(error) ?? '')) throw error
+      await new Promise((resolve) => setTimeout(resolve, Math.random() * 20 * attempt))
+    }
+}

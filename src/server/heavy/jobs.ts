@@ -1,0 +1,45 @@
+import { adviceIn, tryChanges, type Advice } from '@/core/analysis/advice'
+import { analyse, analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
+import { finishInSlot } from '@/core/analysis/level-measure'
+import { throughHistory, type Evidence, type PlacedOn } from '@/core/evidence/history'
+import { gameOf } from '@/core/games'
+import { schoolDaysBetween } from '@/core/planning/calendar'
+import type { Figures, PlanContext } from '@/core/planning/session/context'
+import type { Plan } from '@/core/planning/session/plan'
+import { workOut, type PlanView } from '@/core/planning/session/work-out'
+import { levelMeasure, levelProfile, type FiguresInput } from '../figures'
+
+const known = new Map<string, number | null>()
+
+/** Measured figures; of sets of a size that was not measured, worked out once. */
+const figures: Figures = {
+  profile: levelProfile,
+  finish(gameId, levelId, players, slotMinutes) {
+    const key = `${gameId} ${levelId} ${players} ${slotMinutes}`
+    const found = known.get(key)
+    if (found !== undefined) return found
+    const game = gameOf(gameId)
+    const { params } = game.levels.find(({ id }) => id === levelId)!
+    const made = finishInSlot(game, params, levelMeasure(gameId, levelId), players, slotMinutes)
+    known.set(key, made)
+    return made
+  },
+}
+
+/** What is worked out beside the server's own thread. */
+export const jobs = {
+  analyse: (input: FiguresInput): Analysis => analyse(analyseInputSchema.parse(input)),
+
+  advise: (input: FiguresInput): Advice[] => {
+    const parsed = analyseInputSchema.parse(input)
+    return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
+  },
+
+  throughHistory: ({ placed, history }: { placed: PlacedOn; history: Evidence[] }) =>
+    throughHistory(placed, history, schoolDaysBetween),
+
+  workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
+    workOut(plan, context, figures),
+}
+
+export type HeavyJobs = typeof jobs

@@ -1,0 +1,92 @@
+import { join } from 'node:path'
+import { HeavyThread, Stopped } from './pool'
+import type { HeavyJobs } from './jobs'
+
+/** Two threads: a plan, worked out in a moment, does not wait for a game that takes seconds. */
+interface Threads {
+  plans: HeavyThread<HeavyJobs>
+  games: HeavyThread<HeavyJobs>
+}
+
+const shared = globalThis as { islandsThreads?: Threads }
+
+function threads(): Threads {
+  const script = join(process.cwd(), 'src/server/heavy/worker.mjs')
+  return (shared.islandsThreads ??= {
+    plans: new HeavyThread<HeavyJobs>(script),
+    games: new HeavyThread<HeavyJobs>(script),
+  })
+}
+
+export const planThread = () => threads().plans
+export const gameThread = () => threads().games
+
+export function warmThreads() {
+  planThread().warm()
+  gameThread().warm()
+}
+
+export async function closeThreads() {
+  await Promise.all([shared.islandsThreads?.plans.close(), shared.islandsThreads?.games.close()])
+  delete shared.islandsThreads
+}
+
+/** Something that may take longer than a page waits: what is known of it so far. */
+export type SoFar<T> = { state: 'done'; value: T } | { state: 'working' } | { state: 'too-long' }
+
+interface Asked {
+  settled: SoFar<unknown>
+  work: Promise<unknown>
+  stop: AbortController
+}
+
+/** Figures of games by what they are about: pure results of pure input can't go stale. */
+const kept = ((globalThis as { islandsAsked?: Map<string, Asked> }).islandsAsked ??= new Map<string, Asked>())
+const mostKept = 400
+/** A page is answered with what is known after this long. */
+const patienceMs = 150
+/** Nobody waits longer for one game's figures. */
+const limitMs = 20_000
+
+/**
+ * What a job for the thread of games comes to, if it is there in a moment; else it goes on, and whoever asks again
+ * finds it done, or given up.
+ */
+export async function soFar<N extends 'analyse' | 'advise'>(
+  name: N,
+  input: Parameters<HeavyJobs[N]>[0],
+): Promise<SoFar<ReturnType<HeavyJobs[N]>>> {
+  type Value = SoFar<ReturnType<HeavyJobs[N]>>
+  const key = keyOf(name, input)
+  let asked = kept.get(key)
+  if (!asked) {
+    const stop = new AbortController()
+    const made: Asked = { settled: { state: 'working' }, stop, work: Promise.resolve() }
+    made.work = gameThread()
+      .run(name, input, { limitMs, signal: stop.signal })
+      .then((value) => (made.settled = { state: 'done', value }))
+      .catch((error: unknown) => {
+        // What took too long once does so again; anything else may be asked for anew.
+        if (error instanceof Stopped && error.why === 'too-long') made.settled = { state: 'too-long' }
+        else kept.delete(key)
+      })
+    if (kept.size >= mostKept) kept.delete(kept.keys().next().value!)
+    kept.set(key, made)
+    asked = made
+  }
+  if (asked.settled.state === 'working') await Promise.race([asked.work, after(patienceMs)])
+  return asked.settled as Value
+}
+
+/** Nobody waits for this any more. */
+export function stopAsking(input: Parameters<HeavyJobs['analyse']>[0]) {
+  for (const name of ['analyse', 'advise'] as const) {
+    const asked = kept.get(keyOf(name, input))
+    if (asked?.settled.state !== 'working') continue
+    asked.settled = { state: 'too-long' }
+    asked.stop.abort()
+  }
+}
+
+const keyOf = (name: string, input: unknown) => `${name} ${JSON.stringify(input)}`
+const after = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))

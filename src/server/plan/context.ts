@@ -1,0 +1,123 @@
+import { addDays, type Day } from '@/core/planning/calendar'
+import type { PlanContext, PlannedGrouping, Room } from '@/core/planning/session/context'
+import { latelyDays } from '@/core/planning/session/past'
+import type { Plan, PlacedPlan } from '@/core/planning/session/plan'
+import type { PlanView } from '@/core/planning/session/work-out'
+import { marksSince } from '@/data/queries/evidence'
+import type { StoredGrouping } from '@/data/queries/groupings'
+import { playedIn, seatedSince } from '@/data/queries/held'
+import type { StoredSession } from '@/data/queries/sessions'
+import { inventoryOf } from '@/data/queries/shelf'
+import type { ClassScope } from '@/data/scope'
+import { childrenOf, type Child } from '../children'
+import { todayIn } from '../clock'
+import { planThread } from '../heavy/threads'
+
+/** A plan takes a moment; one that takes longer than this has gone wrong. */
+const limitMs = 20_000
+
+/** The groups of a grouping with the children who are still in the class. */
+function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child[]): PlannedGrouping {
+  const byId = new Map(children.map((child) => [child.id, child]))
+  return {
+    id,
+    mode,
+    groups: groups.map(({ id: groupId, pennant, pupils, pairs }) => {
+      const present = pupils.filter((pupilId) => byId.has(pupilId))
+      return {
+        id: groupId,
+        pennant,
+        pupils: present.map((pupilId) => {
+          const { name, rightAlone } = byId.get(pupilId)!
+          return { id: pupilId, name, rightAlone }
+        }),
+        pairs: present.map((pupilId) => pairs[pupilId] ?? null),
+      }
+    }),
+  }
+}
+
+/** What any plan of a class is worked out from: children, shelf, and what was played so far. */
+export async function readClass(scope: ClassScope) {
+  const today = todayIn(scope.classroom.timeZone)
+  const lately = addDays(today, -latelyDays)
+  const [children, inventory, played, seatedBefore, marks] = await Promise.all([
+    childrenOf(scope),
+    inventoryOf(scope),
+    playedIn(scope),
+    seatedSince(scope, lately),
+    marksSince(scope, lately),
+  ])
+  return (grouping: StoredGrouping, day: Day): PlanContext & { room: Room } => ({
+    grouping: groupsOf(grouping, children),
+    seatedBefore,
+    keptSeats: null,
+    room: { inventory, played, marks, day },
+  })
+}
+
+/** Works a plan out in another thread. */
+export const workOutPlan = (plan: Plan, context: PlanContext): Promise<PlanView> =>
+  planThread().run('workOut', { plan, context }, { limitMs })
+
+/** What a stored session comes to with the estimates of now. */
+export function workOutSession(
+  session: StoredSession,
+  grouping: StoredGrouping,
+  children: readonly Child[],
+): Promise<PlanView> {
+  const keptSeats = session.visits.map(({ slot, groupId, seats }) => ({ slot, groupId, seats }))
+  return workOutPlan(planOf(session), {
+    grouping: groupsOf(grouping, children),
+    seatedBefore: [],
+    keptSeats,
+    room: null,
+  })
+}
+
+/** The plan a session was kept with, every level as it was kept. */
+function planOf(session: StoredSession): PlacedPlan {
+  const { day, startsAt, slots, slotMinutes, around, adults, stations, visits } = session
+  return {
+    day,
+    startsAt,
+    slots,
+    slotMinutes,
+    around,
+    adults,
+    stations: stations.map(({ id, gameId, mode, places }) => ({ id, gameId, mode, places })),
+    cells: visits.map(({ slot, groupId, stationId, pinned, levelId }) => ({
+      slot,
+      groupId,
+      stationId,
+      pinned,
+      levelId,
+    })),
+  }
+}
+
+/** The same to go on planning: levels follow what is believed of the children now, but for those the teacher chose. */
+export function planToGoOn(session: StoredSession): PlacedPlan {
+  const chosen = new Set(session.visits.filter(({ levelChosen }) => levelChosen).map(({ id }) => id))
+  const plan = planOf(session)
+  return {
+    ...plan,
+    cells: plan.cells.map((cell, i) =>
+      chosen.has(session.visits[i].id) ? cell : { ...cell, levelId: null },
+    ),
+  }
+}
+
+/** A plan made for other groups, carried over to these: a group goes on by its name. */
+export function carriedOver(plan: Plan, from: StoredGrouping, to: StoredGrouping): Plan {
+  if (!plan.cells || from.id === to.id) return plan
+  const pennantOf = new Map(from.groups.map(({ id, pennant }) => [id, pennant]))
+  const idOf = new Map(to.groups.map(({ id, pennant }) => [pennant, id]))
+  return {
+    ...plan,
+    cells: plan.cells.flatMap((cell) => {
+      const groupId = idOf.get(pennantOf.get(cell.groupId) ?? -1)
+      return groupId === undefined ? [] : [{ ...cell, groupId }]
+    }),
+  }
+}

@@ -1,0 +1,17 @@
+import type { QueueState } from './mark-queue'
+import { savedInWords } from './saved-in-words'
+
+const marks = (count: number) => Array.from({ length: count }, () => ({})) as never[]
+const said = (state: Partial<QueueState>) =>
+  savedInWords({ waiting: [], aside: [], volatile: false, offline: false, ...state })
+
+test.each<[Partial<QueueState>, string]>([
+  [{}, 'All marks saved'],
+  [{ waiting: marks(1) }, 'Saving 1 mark …'],
+  [{ waiting: marks(4), offline: true }, '4 marks on this device only'],
+  [{ waiting: marks(2), offline: true, volatile: true }, '2 marks on this page only: keep it open'],
+  [{ aside: marks(1) }, '1 mark not saved'],
+  [{ waiting: marks(1), aside: marks(1) }, 'Saving 1 mark …'],
+])('%#: never said to be saved before it is', (state, words) => {
+  expect(said(state)).toBe(words)
+})
