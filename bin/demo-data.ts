@@ -1,5 +1,5 @@
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { openServerDatabase } from '@/data/connection'
+import { openServerDatabase } from '@/data/server-database'
 import { generateDemo } from '@/demo/generate'
 import { ensureAdult } from '@/data/queries/classes'
 import { todayIn } from '@/server/clock'

@@ -5,7 +5,7 @@ import { getTableColumns, sql } from 'drizzle-orm'
 import { doublePrecision, integer, pgTable, text } from 'drizzle-orm/pg-core'
 import { openDatabase, type OpenDatabase } from './connection'
 import { jsonList, jsonRow } from './json-row'
-import { FolderInUse } from './pglite/lock'
+import { FolderInUse } from './pglite/folder'
 
 let open: OpenDatabase
 let folder: string

@@ -1,11 +1,14 @@
 import { join } from 'node:path'
 import type { PGlite } from '@electric-sql/pglite'
+import { sql } from 'drizzle-orm'
 import { drizzle as drizzlePostgres } from 'drizzle-orm/node-postgres'
 import { migrate as migratePostgres } from 'drizzle-orm/node-postgres/migrator'
 import { drizzle as drizzlePglite, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator'
 import pg from 'pg'
+import { ownMigrations } from './migrations-folder'
 import { PgliteClient } from './pglite/client'
+import { FolderDamaged } from './pglite/folder'
 import * as schema from './schema'
 
 /** The same query interface for PGlite and for a PostgreSQL server. */
@@ -18,56 +21,79 @@ export interface OpenDatabase {
 }
 
 const options = { schema, casing: 'snake_case' } as const
-const ownMigrations = () => join(process.cwd(), 'src/data/migrations')
 
 interface Where {
   url?: string
   folder: string
   /** Folder of the migrations to bring it up to; left out: all of this version. */
   migrations?: string
+  /** Called before the tables are changed, and not for a new database. */
+  beforeMigration?: (database: Database) => Promise<void>
 }
 
 /** A PostgreSQL server where `DATABASE_URL` names one, else PGlite in `folder`; migrated. */
-export function openDatabase({ url, folder, migrations = ownMigrations() }: Where): Promise<OpenDatabase> {
-  return url ? openServer(url, migrations) : openFolder(folder, migrations)
+export const openDatabase = (where: Where): Promise<OpenDatabase> =>
+  where.url ? openServer(where.url, where) : openFolder(where)
+
+async function openFolder({ folder, migrations, beforeMigration }: Where): Promise<OpenDatabase> {
+  const client = await PgliteClient.open(folder)
+  try {
+    // The client has the two methods of PGlite that the query builder calls.
+    const database = drizzlePglite({ client: client as unknown as PGlite, ...options })
+    const migrationsFolder = migrations ?? ownMigrations()
+    await beforeMigration?.(database)
+    await migratePglite(database, { migrationsFolder })
+    await readThrough(database, folder)
+    return { database, close: () => client.close() }
+  } catch (error) {
+    await client.close()
+    throw error
+  }
 }
 
-async function openFolder(folder: string, migrationsFolder: string): Promise<OpenDatabase> {
-  const client = await PgliteClient.open(folder)
-  // The client has the two methods of PGlite that the query builder calls.
-  const database = drizzlePglite({ client: client as unknown as PGlite, ...options })
-  await migratePglite(database, { migrationsFolder })
-  return { database, close: () => client.close() }
+/** Looks at every page of every table once: a damaged one is told at the start, not on a Tuesday morning. */
+async function readThrough(database: Database, folder: string) {
+  const { rows } = await database.execute<{ name: string }>(
+    sql`select relname as name from pg_class where relnamespace = 'public'::regnamespace and relkind = 'r'`,
+  )
+  for (const { name } of rows)
+    try {
+      await database.execute(sql`select count(*) from ${sql.identifier(name)}`)
+    } catch {
+      throw new FolderDamaged(folder, `the table ${name} can’t be read`)
+    }
 }
 
 /** Any number: the same for every instance, so that only one of them migrates at a time. */
 const migrationLock = 7_240_311
 
-async function openServer(url: string, migrationsFolder: string): Promise<OpenDatabase> {
-  const pool = new pg.Pool({ connectionString: url, max: 10 })
-  const client = await pool.connect()
+async function openServer(url: string, { migrations, beforeMigration }: Where): Promise<OpenDatabase> {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: 3_000,
+    keepAlive: true,
+    statement_timeout: 60_000,
+  })
+  // A connection that breaks while nobody uses it is no reason to end: the pool makes another.
+  pool.on('error', () => undefined)
   try {
-    await client.query('select pg_advisory_lock($1)', [migrationLock])
-    await migratePostgres(drizzlePostgres(client, options), { migrationsFolder })
-  } finally {
-    await client.query('select pg_advisory_unlock($1)', [migrationLock])
-    client.release()
+    const client = await pool.connect()
+    try {
+      await client.query('select pg_advisory_lock($1)', [migrationLock])
+      const database = drizzlePostgres(client, options)
+      await beforeMigration?.(database as unknown as Database)
+      await migratePostgres(database, { migrationsFolder: migrations ?? ownMigrations() })
+      await client.query('select pg_advisory_unlock($1)', [migrationLock])
+    } finally {
+      client.release()
+    }
+  } catch (error) {
+    await pool.end()
+    throw error
   }
   return { database: drizzlePostgres(pool, options) as unknown as Database, close: () => pool.end() }
 }
 
-/** The one open database of a server process; kept on globalThis because routes and instrumentation are bundled apart. */
-const shared = globalThis as { islandsDatabase?: Promise<OpenDatabase> }
-
-/** Opens the server's database, once. Called when the server starts, never at import. */
-export function openServerDatabase(): Promise<OpenDatabase> {
-  shared.islandsDatabase ??= openDatabase({
-    url: process.env.DATABASE_URL,
-    folder: process.env.ISLANDS_FOLDER ?? join(process.cwd(), '.islands/data'),
-  })
-  return shared.islandsDatabase
-}
-
-export async function serverDatabase(): Promise<Database> {
-  return (await openServerDatabase()).database
-}
+/** Where the data of this installation are. */
+export const dataFolder = () => process.env.ISLANDS_FOLDER ?? join(process.cwd(), '.islands/data')

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FolderInUse } from '@/data/pglite/lock'
+import { DatabaseAway } from '@/data/away'
 import { NotHere, Refused, type UseCase } from './use-case'
 
 /** What a server action tells the browser: a value, or why nothing was done. */
@@ -21,7 +21,7 @@ export async function answer<T>(work: Promise<T>): Promise<Answer<T>> {
           path.length > 0 ? `${path.join('.')}: ${message}` : message,
         ),
       }
-    if (error instanceof Refused || error instanceof NotHere || error instanceof FolderInUse)
+    if (error instanceof Refused || error instanceof NotHere || error instanceof DatabaseAway)
       return { ok: false, problems: [error.message] }
     throw error
   }

@@ -5,7 +5,7 @@ import { hasStep, placedStrands, strandIds, strandSets, type StrandId } from '@/
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { lockPupils, placementOf } from '@/data/queries/evidence'
 import { houseStyleOf } from '@/data/queries/house-style'
-import { serverDatabase } from '@/data/connection'
+import { serverDatabase } from '@/data/server-database'
 import { classesOf, classExists, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
   allInClass,

@@ -1,18 +1,18 @@
 import { strandIds } from '@/core/skills'
 import type { Database } from '@/data/connection'
-import { estimatesOnOtherLadders, lockPupils, placementOf } from '@/data/queries/evidence'
+import { estimatesToRefresh, lockPupils, placementOf } from '@/data/queries/evidence'
 import { upkeepScope } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
 import { ladderOf, rebuildEstimate } from './estimates'
 
 /**
- * Works out anew every estimate that stands on a ladder of before: one that was kept by an earlier version, or
- * whose strand has other steps now. Each in a transaction of its own, so that it can be broken off at any moment.
+ * Works out every estimate that is missing, as after a backup was brought back, or stands on a ladder of before:
+ * one that was kept by an earlier version, or whose strand has other steps now. Each in a transaction of its own, so that it can be broken off at any moment.
  * @returns how many there were
  */
 export async function refreshEstimates(database: Database): Promise<number> {
   const ladders = strandIds.map((strand) => ({ strand, ladder: ladderOf(strand) }))
-  const stale = await estimatesOnOtherLadders(database, ladders)
+  const stale = await estimatesToRefresh(database, ladders)
   for (const { classId, pupilId, strand } of stale)
     await inTransaction(database, async (transaction) => {
       const scope = await upkeepScope(transaction, classId)

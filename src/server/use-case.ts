@@ -1,5 +1,6 @@
 import type { z } from 'zod'
-import { serverDatabase, type Database, type Transaction } from '@/data/connection'
+import type { Database, Transaction } from '@/data/connection'
+import { serverDatabase } from '@/data/server-database'
 import { inTransaction } from '@/data/transaction'
 import { enterClass, type ClassScope } from '@/data/scope'
 import type { Viewer } from './viewer'

@@ -29,7 +29,8 @@ test.each([
 })
 
 test('which mark stands does not hang on the order in which they arrive', () => {
-  const made = fc.record({ id: fc.uuid(), madeAt: fc.integer({ min: 0, max: 5 }).map((ms) => new Date(ms)) })
+  const moment = fc.integer({ min: 0, max: 5 }).map((ms) => new Date(ms))
+  const made = fc.record({ id: fc.uuid(), madeAt: moment, storedAt: moment })
   fc.assert(
     fc.property(
       fc.uniqueArray(made, { minLength: 1, maxLength: 6, selector: (one) => one.id }),

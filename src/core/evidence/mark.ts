@@ -47,15 +47,18 @@ export const sameValue = (a: MarkValue, b: MarkValue): boolean =>
 interface Made {
   id: string
   madeAt: Date
+  storedAt: Date
 }
 
 /**
  * Of the marks of one observer for one child, visit and step the one that was made last: it stands, unless it
- * takes back. In whatever order they arrive, and whichever the device thought it corrected, it is the same one.
+ * takes back. In whatever order they arrive, and whichever the device thought it corrected, it is the same one; only
+ * where a wrong clock has made two of them of one moment, the one that came later.
  */
 export function lastMade<T extends Made>(chain: readonly T[]): T {
   return chain.reduce((last, one) => {
-    const later = one.madeAt.getTime() - last.madeAt.getTime()
+    const later =
+      one.madeAt.getTime() - last.madeAt.getTime() || one.storedAt.getTime() - last.storedAt.getTime()
     return later > 0 || (later === 0 && one.id > last.id) ? one : last
   })
 }

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
-import { lockFolder } from './lock'
+import { DatabaseAway } from '../away'
+import { holdFolder, type HeldFolder } from './folder'
 
 interface Result {
   rows: unknown[]
@@ -37,52 +38,46 @@ interface Statements {
   query(sql: string, params?: unknown[], options?: Options): Promise<Result>
 }
 
+/** After the thread ended it is started again after so long, then after ever longer. */
+const againMs = [0, 500, 2_000, 5_000]
+
+/** SQL states after which the database itself is not to be trusted: its files, its memory, its own faults. */
+const broken = /^(58|XX|53[12])/
+
 /**
  * A PGlite folder served by a worker thread, with the part of PGlite's interface the query builder
  * uses. PGlite is one session: whoever comes while a transaction runs waits for its end. Statements
  * outside transactions are sent on at once; the worker takes them one by one.
+ *
+ * A thread that ends takes the statements in its hands with it: they fail at once, and so does whatever
+ * comes until a new thread has opened the folder again.
  */
 export class PgliteClient implements Statements {
   private readonly waiting = new Map<number, Waiting>()
   private sent = 0
+  private worker: Worker | null = null
+  private closing = false
   /** Settles when the last transaction asked for is over. */
   private transactions: Promise<unknown> = Promise.resolve()
 
-  private constructor(
-    private readonly worker: Worker,
-    private readonly release: () => void,
-  ) {
-    worker.on('message', ({ id, result, error }) => {
-      const waiting = this.waiting.get(id)
-      this.waiting.delete(id)
-      if (error) waiting?.reject(Object.assign(new Error(error.message), error))
-      else waiting?.resolve(withJson(result))
-    })
-    const fail = () => {
-      for (const { reject } of this.waiting.values()) reject(new Error('The database has stopped.'))
-      this.waiting.clear()
-    }
-    worker.on('error', fail)
-    worker.on('exit', fail)
-  }
+  private constructor(private readonly folder: HeldFolder) {}
 
   /**
-   * Opens a folder and holds its lock until closed. The first opening of a new folder takes seconds.
+   * Opens a folder and holds it until closed. The first opening of a new folder takes seconds.
    * @throws {FolderInUse} at once
+   * @throws {FolderDamaged} where the folder holds something, but not a whole database
    */
-  static async open(folder: string): Promise<PgliteClient> {
-    const release = lockFolder(folder)
-    const worker = new Worker(join(process.cwd(), 'src/data/pglite/worker.mjs'), { workerData: { folder } })
+  static async open(path: string): Promise<PgliteClient> {
+    const folder = holdFolder(path)
     try {
-      await new Promise<void>((resolve, reject) => {
-        worker.once('message', () => resolve())
-        worker.once('error', reject)
-      })
+      const client = new PgliteClient(folder)
+      await client.start()
+      if (folder.isNew) folder.filled()
+      return client
     } catch (error) {
-      release()
+      folder.release()
       throw error
     }
-    return new PgliteClient(worker, release)
   }
 
   query(sql: string, params: unknown[] = [], options: Options = {}): Promise<Result> {
@@ -93,12 +88,18 @@ export class PgliteClient implements Statements {
   transaction<T>(work: (statements: Statements) => Promise<T>): Promise<T> {
     const mine = this.transactions.then(async () => {
       await this.send('begin')
+      const thread = this.worker
       try {
-        const result = await work({ query: (sql, params, options) => this.send(sql, params, options) })
+        const result = await work({
+          // A new thread knows nothing of what the old one had begun.
+          query: (sql, params, options) =>
+            this.worker === thread ? this.send(sql, params, options) : Promise.reject(new DatabaseAway()),
+        })
+        if (this.worker !== thread) throw new DatabaseAway()
         await this.send('commit')
         return result
       } catch (error) {
-        await this.send('rollback')
+        if (this.worker === thread) await this.send('rollback').catch(() => undefined)
         throw error
       }
     })
@@ -108,17 +109,64 @@ export class PgliteClient implements Statements {
 
   async close() {
     await this.transactions
-    const ended = new Promise((resolve) => this.worker.once('exit', resolve))
-    this.worker.postMessage({ close: true })
-    await ended
-    this.release()
+    this.closing = true
+    const { worker } = this
+    if (worker) {
+      const ended = new Promise((resolve) => worker.once('exit', resolve))
+      worker.postMessage({ close: true })
+      await ended
+    }
+    this.folder.release()
+  }
+
+  private async start() {
+    const worker = new Worker(join(process.cwd(), 'src/data/pglite/worker.mjs'), {
+      workerData: { folder: this.folder.path },
+    })
+    await new Promise<void>((resolve, reject) => {
+      worker.once('message', () => resolve())
+      worker.once('error', (error) => reject(new DatabaseAway(error)))
+      worker.once('exit', () => reject(new DatabaseAway()))
+    })
+    worker.on('message', ({ id, result, error }) => {
+      const waiting = this.waiting.get(id)
+      this.waiting.delete(id)
+      if (!error) return waiting?.resolve(withJson(result))
+      waiting?.reject(Object.assign(new Error(error.message), error))
+      if (broken.test(error.code ?? '')) void worker.terminate()
+    })
+    worker.on('error', () => undefined)
+    worker.on('exit', () => this.ended(worker))
+    this.worker = worker
+  }
+
+  private ended(worker: Worker) {
+    if (this.worker !== worker) return
+    this.worker = null
+    for (const { reject } of this.waiting.values()) reject(new DatabaseAway())
+    this.waiting.clear()
+    if (!this.closing) void this.startAgain()
+  }
+
+  private async startAgain() {
+    for (let attempt = 0; !this.closing; attempt++) {
+      const timer = againMs[Math.min(attempt, againMs.length - 1)]
+      await new Promise((resolve) => setTimeout(resolve, timer).unref())
+      try {
+        return await this.start()
+      } catch {
+        // Whoever asks meanwhile is told that the database is away.
+      }
+    }
   }
 
   private send(sql: string, params: unknown[] = [], { rowMode }: Options = {}): Promise<Result> {
+    const { worker } = this
+    if (!worker) return Promise.reject(new DatabaseAway())
     const id = this.sent++
     return new Promise((resolve, reject) => {
       this.waiting.set(id, { resolve, reject })
-      this.worker.postMessage({ id, sql, params, rowMode })
+      worker.postMessage({ id, sql, params, rowMode })
     })
   }
 }

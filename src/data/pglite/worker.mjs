@@ -25,8 +25,11 @@ parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
     }
     const { rows, affectedRows, fields } = await database.query(sql, params, { rowMode })
     parentPort.postMessage({ id, result: { rows, affectedRows, fields } })
-  } catch ({ message, code, detail }) {
-    parentPort.postMessage({ id, error: { message, code, detail } })
+  } catch (error) {
+    const { message, code, constraint, table } = error
+    parentPort.postMessage({ id, error: { message, code, constraint, table } })
+    // WebAssembly that has aborted answers nothing any more: the thread ends, and a new one opens the folder.
+    if (error instanceof WebAssembly.RuntimeError || /Aborted\(/.test(message)) process.exit(1)
   }
 })
 

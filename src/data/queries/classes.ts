@@ -1,7 +1,7 @@
-import { and, count, desc, eq, isNull } from 'drizzle-orm'
+import { and, count, desc, eq, isNull, sql } from 'drizzle-orm'
 import type { YearGroup } from '@/core/evidence/prior'
 import type { Database, Transaction } from '../connection'
-import { adult, classroom, membership, pupil } from '../schema'
+import { adult, classroom, membership, observation, pupil } from '../schema'
 import type { ClassScope } from '../scope'
 
 export interface ClassCard {
@@ -43,6 +43,22 @@ export async function insertClass(
 /** Holds the class until the transaction ends, so that two new versions of its groups or plans take turns. */
 export async function lockClass({ db, classId }: ClassScope) {
   await db.select({ id: classroom.id }).from(classroom).where(eq(classroom.id, classId)).for('no key update')
+}
+
+export async function addMember(db: Transaction, adultId: string, classId: string) {
+  await db.insert(membership).values({ adultId, classId, role: 'teacher' }).onConflictDoNothing()
+}
+
+export async function isAdult(db: Database, id: string): Promise<boolean> {
+  return (await db.select({ id: adult.id }).from(adult).where(eq(adult.id, id))).length > 0
+}
+
+/** How many classes, children and marks there are in all. */
+export async function sizes(db: Database): Promise<{ classes: number; children: number; marks: number }> {
+  const { rows } = await db.execute<{ classes: number; children: number; marks: number }>(sql`
+    select (select count(*)::int from ${classroom}) as classes, (select count(*)::int from ${pupil}) as children,
+      (select count(*)::int from ${observation}) as marks`)
+  return rows[0]
 }
 
 /** Makes sure the adult exists: one teacher for now. */

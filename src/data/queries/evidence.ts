@@ -214,8 +214,8 @@ export function estimateOf({ db, classId }: ClassScope, pupilId: string, strand:
     .then(([row]) => row as EstimateWithDensity | undefined)
 }
 
-/** Estimates worked out on another ladder than those of now, by class. */
-export async function estimatesOnOtherLadders(
+/** Estimates that are missing, or worked out on another ladder than those of now; by class. */
+export async function estimatesToRefresh(
   db: Database,
   ladders: readonly { strand: StrandId; ladder: string }[],
 ): Promise<{ classId: string; pupilId: string; strand: StrandId }[]> {
@@ -224,10 +224,11 @@ export async function estimatesOnOtherLadders(
     sql`, `,
   )
   return db
-    .select({ classId: estimate.classId, pupilId: estimate.pupilId, strand: estimate.strand })
-    .from(estimate)
-    .where(sql`(${estimate.strand}, ${estimate.ladder}) not in (${current})`)
-    .orderBy(asc(estimate.classId))
+    .select({ classId: placement.classId, pupilId: placement.pupilId, strand: placement.strand })
+    .from(placement)
+    .leftJoin(estimate, and(eq(estimate.pupilId, placement.pupilId), eq(estimate.strand, placement.strand)))
+    .where(sql`${estimate.ladder} is null or (${estimate.strand}, ${estimate.ladder}) not in (${current})`)
+    .orderBy(asc(placement.classId))
 }
 
 export async function saveEstimates({ db, classId }: ClassScope, rows: EstimateWithDensity[]) {

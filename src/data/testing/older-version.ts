@@ -1,25 +1,9 @@
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { sql } from 'drizzle-orm'
+import { migrationsOf } from '../backup/upgrade'
 import { openDatabase } from '../connection'
-
-const migrations = 'src/data/migrations'
-
-interface Journal {
-  entries: { tag: string }[]
-}
-
-/** The migrations as they were when the last one was `tag`. */
-function migrationsUpTo(tag: string): string {
-  const folder = mkdtempSync(join(tmpdir(), 'islands-migrations-'))
-  cpSync(migrations, folder, { recursive: true })
-  const file = join(folder, 'meta/_journal.json')
-  const journal = JSON.parse(readFileSync(file, 'utf8')) as Journal
-  const last = journal.entries.findIndex((entry) => entry.tag === tag)
-  writeFileSync(file, JSON.stringify({ ...journal, entries: journal.entries.slice(0, last + 1) }))
-  return folder
-}
 
 type Rows = Record<string, Record<string, unknown>[]>
 
@@ -31,7 +15,7 @@ export const keptByVersion6 = (): Rows =>
 export async function folderOfVersion6(): Promise<string> {
   const folder = join(mkdtempSync(join(tmpdir(), 'islands-older-')), 'data')
   mkdirSync(folder)
-  const { database, close } = await openDatabase({ folder, migrations: migrationsUpTo('0006_level_chosen') })
+  const { database, close } = await openDatabase({ folder, migrations: migrationsOf(7) })
   for (const [table, rows] of Object.entries(keptByVersion6()))
     for (const row of rows) {
       const whole = table === 'estimate' ? { ...row, density: '\\x0000000000000000' } : row

@@ -1,0 +1,13 @@
+import type { Database } from '../connection'
+import { dumpText, versionOf } from './dump'
+import { backupFolder, writeBackup } from './files'
+import { currentVersion } from './upgrade'
+
+/** Keeps what there is before the tables are changed. */
+export const backupBeforeMigration = (folder: string) => async (database: Database) => {
+  const version = await versionOf(database)
+  if (version === 0 || version >= currentVersion()) return
+  await database.transaction((transaction) =>
+    writeBackup(backupFolder(folder), 'migration', dumpText(transaction)),
+  )
+}

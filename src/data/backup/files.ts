@@ -1,0 +1,138 @@
+import {
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  closeSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs'
+import { basename, join } from 'node:path'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { createGunzip, createGzip } from 'node:zlib'
+import { z } from 'zod'
+import { documentSchema, type IslandsDocument } from './document'
+import { NotOurs } from './load'
+
+export const backupReasons = ['daily', 'migration', 'import', 'restore', 'erase', 'by-hand'] as const
+export type BackupReason = (typeof backupReasons)[number]
+
+/** Backups kept; the oldest go first. */
+export const mostBackups = 14
+
+export interface BackupFile {
+  name: string
+  madeAt: string
+  reason: BackupReason
+  bytes: number
+}
+
+const nameOf = (at: Date, reason: BackupReason) =>
+  `islands-${at.toISOString().replace(/[:.]/g, '-')}-${reason}.json.gz`
+const namePattern = /^islands-(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)-(\d{3})Z-([a-z-]+)\.json\.gz$/
+
+/** A backup's name as it may come from outside: no path. */
+export const backupNameSchema = z.string().regex(namePattern, 'There is no such backup.')
+
+/** Where backups of a data folder go unless another folder is chosen. */
+export const backupFolder = (dataFolder: string): string =>
+  process.env.ISLANDS_BACKUPS ?? `${dataFolder.replace(/\/+$/, '')}-backups`
+
+/** The backups there are, the newest first. */
+export function backupsIn(folder: string): BackupFile[] {
+  if (!existsSync(folder)) return []
+  return readdirSync(folder)
+    .flatMap((name): BackupFile[] => {
+      const found = namePattern.exec(name)
+      if (!found) return []
+      const [, day, hour, minute, second, ms, reason] = found
+      if (!backupReasons.includes(reason as BackupReason)) return []
+      return [
+        {
+          name,
+          madeAt: `${day}T${hour}:${minute}:${second}.${ms}Z`,
+          reason: reason as BackupReason,
+          bytes: statSync(join(folder, name)).size,
+        },
+      ]
+    })
+    .sort((a, b) => (a.madeAt < b.madeAt ? 1 : -1))
+}
+
+/**
+ * Writes a backup and lets the oldest go. It has its name only once all of it is on the disk: a power cut leaves
+ * no half of one.
+ */
+export async function writeBackup(
+  folder: string,
+  reason: BackupReason,
+  parts: AsyncIterable<string>,
+  at = new Date(),
+): Promise<BackupFile> {
+  mkdirSync(folder, { recursive: true })
+  const name = nameOf(at, reason)
+  await writeGzip(join(folder, name), parts)
+  for (const old of backupsIn(folder).slice(mostBackups)) rmSync(join(folder, old.name), { force: true })
+  return backupsIn(folder).find((backup) => backup.name === name)!
+}
+
+/** Writes a packed file whole or not at all, down to the disk. */
+export async function writeGzip(file: string, parts: AsyncIterable<string>) {
+  const half = `${file}.part`
+  try {
+    await pipeline(Readable.from(parts), createGzip(), createWriteStream(half))
+    sync(half, 'r+')
+    renameSync(half, file)
+    sync(join(file, '..'), 'r')
+  } finally {
+    rmSync(half, { force: true })
+  }
+}
+
+function sync(path: string, flags: string) {
+  const descriptor = openSync(path, flags)
+  try {
+    fsyncSync(descriptor)
+  } finally {
+    closeSync(descriptor)
+  }
+}
+
+/** Text of a packed or plain file. */
+async function textOf(file: string): Promise<string> {
+  const source = createReadStream(file)
+  const chunks: Buffer[] = []
+  for await (const chunk of file.endsWith('.gz') ? source.pipe(createGunzip()) : source)
+    chunks.push(chunk as Buffer)
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+/** @throws {NotOurs} where the file is no whole document */
+export async function readDocumentFile(file: string): Promise<IslandsDocument> {
+  let text: string
+  try {
+    text = await textOf(file)
+  } catch {
+    throw new NotOurs(`${basename(file)} can’t be read: it is not there, or not whole.`)
+  }
+  return readDocument(text)
+}
+
+/** @throws {NotOurs} where the text is no document of Islands */
+export function readDocument(text: string): IslandsDocument {
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch {
+    throw new NotOurs('This is not a document of Islands: it is not JSON, or not whole.')
+  }
+  const parsed = documentSchema.safeParse(value)
+  if (parsed.success) return parsed.data
+  const [{ path, message }] = parsed.error.issues
+  throw new NotOurs(`${path.length > 0 ? `${path.join('.')}: ` : ''}${message}`)
+}

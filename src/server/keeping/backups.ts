@@ -1,0 +1,100 @@
+import { join } from 'node:path'
+import { z } from 'zod'
+import { rowsOf } from '@/data/backup/document'
+import { dumpText } from '@/data/backup/dump'
+import {
+  backupFolder,
+  backupNameSchema,
+  backupsIn,
+  readDocumentFile,
+  writeBackup,
+  type BackupFile,
+  type BackupReason,
+} from '@/data/backup/files'
+import { NotOurs, replaceAll } from '@/data/backup/load'
+import { upgraded } from '@/data/backup/upgrade'
+import type { Database } from '@/data/connection'
+import { besideData, serverDatabase } from '@/data/server-database'
+import { inTransaction } from '@/data/transaction'
+import { todayIn } from '../clock'
+import { refreshEstimates } from '../refresh'
+import { Refused } from '../use-case'
+import { ofSchool } from './school'
+
+export const ownBackupFolder = () => backupFolder(besideData())
+
+/** Writes down what there is at this moment. */
+export const backUp = (database: Database, reason: BackupReason): Promise<BackupFile> =>
+  inTransaction(database, (transaction) => writeBackup(ownBackupFolder(), reason, dumpText(transaction)))
+
+export const backUpNow = ofSchool(z.object({}), (database) => backUp(database, 'by-hand'))
+
+/** What is wrong with a document is said to the person. */
+export async function refusing<T>(work: Promise<T>): Promise<T> {
+  return work.catch((error: unknown) => {
+    throw error instanceof NotOurs ? new Refused(error.message) : error
+  })
+}
+
+const namedSchema = z.object({ name: backupNameSchema })
+
+const readBackup = (name: string) => {
+  if (!backupsIn(ownBackupFolder()).some((backup) => backup.name === name))
+    throw new Refused('That backup is not there any more.')
+  return refusing(readDocumentFile(join(ownBackupFolder(), name)).then(upgraded))
+}
+
+export interface BackupContents {
+  madeAt: string
+  classes: { name: string; children: number }[]
+  marks: number
+  rows: number
+}
+
+/** What a backup holds, before it is put in the place of what there is. */
+export const lookIntoBackup = ofSchool(namedSchema, async (_database, { name }): Promise<BackupContents> => {
+  const document = await readBackup(name)
+  const { classroom = [], pupil = [], observation = [] } = document.tables
+  return {
+    madeAt: document.madeAt,
+    classes: classroom.map(({ id, name: title }) => ({
+      name: String(title),
+      children: pupil.filter((child) => child.class_id === id).length,
+    })),
+    marks: observation.length,
+    rows: rowsOf(document),
+  }
+})
+
+/** Puts a backup in the place of everything there is, which is backed up first. */
+export const restoreBackup = ofSchool(namedSchema, async (database, { name }) => {
+  const document = await readBackup(name)
+  if (document.kind !== 'school') throw new Refused('This is not a backup of a whole school.')
+  await backUp(database, 'restore')
+  await refusing(inTransaction(database, (transaction) => replaceAll(transaction, document)))
+  await refreshEstimates(database)
+  return { rows: rowsOf(document) }
+})
+
+/** Names the newest backup, for who has to bring one back. */
+export function newestBackup(): string {
+  const [newest] = backupsIn(ownBackupFolder())
+  return newest ? ` The newest is ${join(ownBackupFolder(), newest.name)}.` : ''
+}
+
+const hourMs = 3_600_000
+
+/** One backup a day, made when the server starts or at the first full hour after midnight. Not awaited by any request. */
+export function backUpDaily() {
+  const look = async () => {
+    try {
+      const today = todayIn('UTC')
+      const daily = backupsIn(ownBackupFolder()).find(({ reason }) => reason === 'daily')
+      if (daily?.madeAt.slice(0, 10) !== today) await backUp(await serverDatabase(), 'daily')
+    } catch (error) {
+      console.error(`The daily backup could not be made: ${(error as Error).message}`)
+    }
+  }
+  void look()
+  setInterval(() => void look(), hourMs).unref()
+}
