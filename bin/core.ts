@@ -1,11 +1,10 @@
-import { readFileSync } from 'node:fs'
 import { z } from 'zod'
 import { verbs } from './core/verbs'
 
 /** The core as a command line: `npm run --silent core -- VERB < input.json`. See docs/core-cli.md. */
-function main(): number {
+async function main(): Promise<number> {
   const [name] = process.argv.slice(2)
-  const verb = name === undefined ? undefined : verbs[name]
+  const verb = name !== undefined && Object.hasOwn(verbs, name) ? verbs[name] : undefined
   if (!verb) {
     process.stderr.write(
       `verb: ${name ? `“${name}” is not a verb.` : 'missing.'} Verbs: ${Object.keys(verbs).join(', ')}.\n`,
@@ -14,13 +13,13 @@ function main(): number {
   }
   let input: unknown
   try {
-    input = JSON.parse(process.stdin.isTTY ? '{}' : readFileSync(0, 'utf8') || '{}')
+    input = JSON.parse(process.stdin.isTTY ? '{}' : (await allOf(process.stdin)) || '{}')
   } catch (error) {
     process.stderr.write(`input: not JSON: ${(error as Error).message}\n`)
     return 2
   }
   try {
-    process.stdout.write(`${JSON.stringify(verb(input))}\n`)
+    await written(`${JSON.stringify(verb(input))}\n`)
     return 0
   } catch (error) {
     if (error instanceof z.ZodError) {
@@ -33,4 +32,20 @@ function main(): number {
   }
 }
 
-process.exitCode = main()
+/** All that comes, however slowly. */
+async function allOf(input: NodeJS.ReadStream): Promise<string> {
+  const chunks: Buffer[] = []
+  for await (const chunk of input) chunks.push(Buffer.from(chunk as Buffer))
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+/** Resolves when the text is out; who reads only its beginning has had enough. */
+const written = (text: string) =>
+  new Promise<void>((resolve, reject) => {
+    process.stdout.once('error', (error: NodeJS.ErrnoException) =>
+      error.code === 'EPIPE' ? resolve() : reject(error),
+    )
+    process.stdout.write(text, () => resolve())
+  })
+
+void main().then((code) => (process.exitCode = code))

@@ -48,6 +48,17 @@ const commands = {
     core.on('exit', (code) => process.exit(code ?? 1))
   },
 
+  backup: () => onData('bin/backup.ts', rest),
+
+  restore: () => onData('bin/restore.ts', rest),
+
+  async trial() {
+    packages()
+    build()
+    measures()
+    run(process.execPath, [...tsx, 'trial/trial.ts', ...rest])
+  },
+
   bench() {
     packages()
     browser()
@@ -58,39 +69,44 @@ const commands = {
 }
 
 async function serve({ folder, port, before }) {
-  const { default: fsx } = await import('fs-native-extensions')
-  const { inUse } = await import('./folder.mjs')
-  const holder = process.env.DATABASE_URL ? null : inUse(folder, fsx.tryLock)
-  if (holder !== null) {
-    say(
-      `${folder} is in use by another Islands${holder && ` (process ${holder})`}. Stop that one first, or choose another folder with ISLANDS_FOLDER.`,
-    )
-    process.exit(3)
-  }
+  if (!process.env.DATABASE_URL) await mustBeFree(folder)
   build()
   measures()
   before?.(folder)
   const chosen = process.env.PORT ? Number(process.env.PORT) : await freePort(port)
-  const host = rest.includes('--lan') ? '0.0.0.0' : '127.0.0.1'
-  say(
-    host === '127.0.0.1'
-      ? 'only this computer can reach it (npm start -- --lan opens it to the local network)'
-      : 'anyone on the local network can reach it; there are no accounts yet',
-  )
+  const lan = rest.includes('--lan')
+  if (!lan) say('only this computer can reach it (npm start -- --lan opens it to the local network)')
   const server = spawn(
     process.execPath,
-    [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', host, '-p', String(chosen)],
+    [...tsx, 'bin/serve.ts', String(chosen), ...(lan ? ['--lan'] : [])],
     {
       cwd: root,
-      stdio: ['inherit', 'pipe', 'inherit'],
+      stdio: 'inherit',
       env: { ...process.env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
     },
   )
-  server.stdout.on('data', (chunk) => {
-    if (String(chunk).includes('Ready')) say(`Islands is ready: http://localhost:${chosen}`)
-  })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
   server.on('exit', (code) => process.exit(code ?? 0))
+}
+
+/** Ends with a message where the folder can't be used; asked before anything is built. */
+async function mustBeFree(folder) {
+  const { register } = await import('tsx/esm/api')
+  const unregister = register()
+  const { FolderInUse, whyNotFree } = await import('../src/data/pglite/folder.ts')
+  const why = whyNotFree(folder)
+  await unregister()
+  if (why === null) return
+  say(why.message)
+  process.exit(why instanceof FolderInUse ? 3 : 4)
+}
+
+/** A command on the data that runs while no server does. */
+function onData(script, args) {
+  packages()
+  run(process.execPath, [...tsx, script, ...args], {
+    ISLANDS_FOLDER: process.env.ISLANDS_FOLDER ?? join(root, '.islands/data'),
+  })
 }
 
 function demoData(folder) {

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { analyse, analyseInputSchema, NoExactAnalysis } from '@/core/analysis/analyse'
 import type { Distribution } from '@/core/chance/distribution'
+import { NoCommonMass } from '@/core/evidence/ability'
 import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
 import { probe, probeInputSchema } from '@/core/evidence/quick-check'
 import { games } from '@/core/games'
@@ -41,9 +42,15 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
     }
   },
 
-  estimate: (input) => estimate(estimateInputSchema.parse(input)),
+  estimate: (input) => {
+    const parsed = estimateInputSchema.parse(input)
+    return asInputProblem('observations', () => estimate(parsed))
+  },
 
-  probe: (input) => probe(probeInputSchema.parse(input)),
+  probe: (input) => {
+    const parsed = probeInputSchema.parse(input)
+    return asInputProblem('observations', () => probe(parsed))
+  },
 
   group: (input) => {
     const parsed = z.intersection(groupInputSchema, groupModeSchema).parse(input)
@@ -90,7 +97,8 @@ function asInputProblem<T>(path: string, run: () => T): T {
   try {
     return run()
   } catch (error) {
-    if (error instanceof NoExactAnalysis) throw inputProblems(path, [error.message])
+    if (error instanceof NoExactAnalysis || error instanceof NoCommonMass)
+      throw inputProblems(path, [error.message])
     if (error instanceof ContradictoryLimits)
       throw inputProblems(path, [
         ...error.contradictions.map((contradiction) => `contradiction: ${JSON.stringify(contradiction)}`),

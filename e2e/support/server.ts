@@ -34,15 +34,12 @@ async function freePort(): Promise<number> {
 export async function startServer(
   folder = freshFolder(),
   env: Record<string, string> = {},
+  flags: readonly string[] = [],
 ): Promise<TestServer> {
   const port = await freePort()
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
-    },
-  )
+  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), ...flags], {
+    env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
+  })
   let output = ''
   child.stdout.on('data', (chunk) => (output += chunk))
   child.stderr.on('data', (chunk) => (output += chunk))

@@ -2,11 +2,17 @@
 
 import Button from 'react-bootstrap/Button'
 
-export default function Broken({ reset }: { reset: () => void }) {
+/** A fault of ours, or a database that is away for the moment. */
+export default function Broken({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
+  const away = error.digest === 'database-away'
   return (
     <main className="place empty">
-      <h1>Something went wrong on our side</h1>
-      <p>Nothing that was saved is lost.</p>
+      <h1>{away ? 'The database can’t be reached just now' : 'Something went wrong on our side'}</h1>
+      <p>
+        {away
+          ? 'Islands looks for it by itself. Marks on this device wait until it is back.'
+          : 'Nothing that was saved is lost.'}
+      </p>
       <Button onClick={reset}>Try again</Button>
     </main>
   )

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { connection } from 'next/server'
 import '@fontsource-variable/figtree/index.css'
 import '@fontsource/andika/400.css'
 import '@/ui/theme/theme.scss'
@@ -8,7 +9,9 @@ export const metadata: Metadata = {
   description: 'Maths game stations: measure, group, plan, run, record, regroup.',
 }
 
-export default function RootLayout({ children }: { children: React.ReactNode }) {
+export default async function RootLayout({ children }: { children: React.ReactNode }) {
+  // Every page is made for its request: the security policy gives each answer a nonce of its own.
+  await connection()
   return (
     <html lang="en-GB">
       <body>{children}</body>

@@ -8,9 +8,9 @@ import { currentViewer } from '@/server/viewer'
  * What a page shows: the one way from a route to a use case. What the viewer may not see, what does not exist and
  * what the address spells wrongly are told alike, as a page that is not there.
  */
-export async function load<Input, Output>(useCase: UseCase<Input, Output>, input: Input): Promise<Output> {
+export async function load<Input, Output>(ask: UseCase<Input, Output>, input: Input): Promise<Output> {
   await connection()
-  return useCase(currentViewer(), input).catch((error: unknown) => {
+  return ask(currentViewer(), input).catch((error: unknown) => {
     if (error instanceof NotHere || error instanceof z.ZodError) notFound()
     throw error
   })

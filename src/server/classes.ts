@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
-import { readChildren, readTable } from '@/core/formats/class-list'
+import { readChildren, readTable, type LineProblem } from '@/core/formats/class-list'
 import { hasStep, placedStrands, strandIds, strandSets, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { lockPupils, placementOf } from '@/data/queries/evidence'
@@ -22,7 +22,16 @@ import { enterClass, type ClassScope } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
 import { todayIn } from './clock'
 import { beginEstimates, estimateByYear, rebuildEstimate } from './estimates'
-import { changingClass, changingInParts, NotHere, readingClass, Refused, type UseCase } from './use-case'
+import {
+  changingClass,
+  changingInParts,
+  discreetly,
+  NotHere,
+  parsed,
+  readingClass,
+  Refused,
+  type UseCase,
+} from './use-case'
 import { theTeacher } from './viewer'
 
 const columnSchema = z.enum(['name', 'initial', 'year', 'ignore'])
@@ -51,27 +60,25 @@ function isTimeZone(zone: string): boolean {
   }
 }
 
-export const listClasses: UseCase<void, ClassCard[]> = async (viewer) =>
-  classesOf(await serverDatabase(), viewer.adultId)
+export const listClasses: UseCase<void, ClassCard[]> = (viewer) =>
+  discreetly(async () => classesOf(await serverDatabase(), viewer.adultId))
 
 /** A new class with its children, placed by year group. All or nothing. */
-export const createClass: UseCase<z.input<typeof createClassSchema>, { children: number }> = async (
-  viewer,
-  raw,
-) => {
-  const { list, ...row } = createClassSchema.parse(raw)
-  return inTransaction(await serverDatabase(), async (transaction) => {
-    await ensureAdult(transaction, theTeacher)
-    // Sent again because its answer was lost: made already. Somebody else's number is told like any other refusal.
-    const made = await enterClass(transaction, viewer.adultId, row.classId)
-    if (made) return { children: (await pupilsOf(made)).length }
-    if (await classExists(transaction, row.classId)) throw new NotHere()
-    await insertClass(transaction, viewer.adultId, { ...row, id: row.classId })
-    const scope = await enterClass(transaction, viewer.adultId, row.classId)
-    if (!scope) throw new NotHere()
-    return { children: await addListed(scope, list) }
+export const createClass: UseCase<z.input<typeof createClassSchema>, { children: number }> = (viewer, raw) =>
+  discreetly(async () => {
+    const { list, ...row } = parsed(createClassSchema, raw)
+    return inTransaction(await serverDatabase(), async (transaction) => {
+      await ensureAdult(transaction, theTeacher)
+      // Sent again because its answer was lost: made already. Somebody else's number is told like any other refusal.
+      const made = await enterClass(transaction, viewer.adultId, row.classId)
+      if (made) return { children: (await pupilsOf(made)).length }
+      if (await classExists(transaction, row.classId)) throw new NotHere()
+      await insertClass(transaction, viewer.adultId, { ...row, id: row.classId })
+      const scope = await enterClass(transaction, viewer.adultId, row.classId)
+      if (!scope) throw new NotHere()
+      return { children: await addListed(scope, list) }
+    })
   })
-}
 
 const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
 
@@ -93,7 +100,9 @@ async function addListed(
   )
   if ('kind' in read) throw new Refused('No column holds the names. Nothing was imported.')
   if (read.problems.length > 0)
-    throw new Refused(`Line ${read.problems[0].line} can’t be taken. Nothing was imported.`)
+    throw new Refused(
+      `Line ${read.problems[0].line} ${lineReasons[read.problems[0].kind]}. Nothing was imported.`,
+    )
   if (present.length + read.children.length > 60)
     throw new Refused('A class holds at most 60 children. Nothing was imported.')
   const rows = read.children.map(({ name, initial, year }) => ({
@@ -105,6 +114,17 @@ async function addListed(
   await insertPupils(scope, rows)
   await placeByYear(scope, rows)
   return rows.length
+}
+
+/** Why a line of a list can't be taken. */
+const lineReasons: Record<LineProblem['kind'], string> = {
+  'no-name': 'has no name',
+  twice: 'holds a name that stands further up already',
+  'in-class': 'holds a name that is in the class already',
+  formula: 'holds a formula, not a name',
+  'too-long': 'holds a name that is too long',
+  'unknown-year': 'holds a year group that is not known',
+  unreadable: 'holds something that does not read as a name',
 }
 
 async function placeByYear(scope: ClassScope, children: { id: string; yearGroup: YearGroup }[]) {

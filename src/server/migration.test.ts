@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { strandOf, type StrandId } from '@/core/skills'
-import { openServerDatabase, serverDatabase } from '@/data/connection'
+import { openServerDatabase, serverDatabase } from '@/data/server-database'
 import { folderOfVersion6, keptByVersion6 } from '@/data/testing/older-version'
 import { classTable } from './classes'
 import { closeThreads } from './heavy/threads'

@@ -1,7 +1,9 @@
+import { DrizzleQueryError } from 'drizzle-orm'
 import type { z } from 'zod'
+import { DatabaseAway, isAway } from '@/data/away'
 import type { Database, Transaction } from '@/data/connection'
 import { serverDatabase } from '@/data/server-database'
-import { inTransaction } from '@/data/transaction'
+import { inTransaction, sqlStateOf } from '@/data/transaction'
 import { enterClass, type ClassScope } from '@/data/scope'
 import type { Viewer } from './viewer'
 
@@ -24,6 +26,45 @@ export class Refused extends Error {
   }
 }
 
+/** A fault of ours or of the database, told without what was in its hands: messages and logs hold no name of a child. */
+export class StoreFault extends Error {
+  constructor(state: string | undefined, constraint: unknown) {
+    super(
+      `The database refused a statement (${[state, constraint].filter(Boolean).join(', ') || 'no reason'}).`,
+    )
+    this.name = 'StoreFault'
+  }
+}
+
+/** Runs a use case's work; what the database says of it goes no further than this. */
+export async function discreetly<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work()
+  } catch (error) {
+    if (isAway(error)) throw new DatabaseAway()
+    if (!(error instanceof DrizzleQueryError)) throw error
+    const { cause } = error as { cause?: unknown }
+    throw new StoreFault(sqlStateOf(error), (cause as { constraint?: unknown } | undefined)?.constraint)
+  }
+}
+
+/** Text that no database keeps: it is refused before anything is done. */
+function refuseNul(value: unknown, depth = 0) {
+  if (typeof value === 'string') {
+    if (value.includes('\u0000')) throw new Refused('There is a character in it that can’t be kept.')
+  } else if (typeof value === 'object' && value !== null && depth < 12)
+    for (const [key, inner] of Object.entries(value)) {
+      refuseNul(key)
+      refuseNul(inner, depth + 1)
+    }
+}
+
+/** Input as the schema says, or a refusal. */
+export function parsed<Schema extends z.ZodType>(schema: Schema, raw: unknown): z.output<Schema> {
+  refuseNul(raw)
+  return schema.parse(raw)
+}
+
 type InClass = { classId: string }
 
 async function enter(db: Database | Transaction, viewer: Viewer, classId: string): Promise<ClassScope> {
@@ -37,10 +78,11 @@ export function readingClass<Schema extends z.ZodType<InClass>, Output>(
   schema: Schema,
   run: (scope: ClassScope, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
-  return async (viewer, raw) => {
-    const input = schema.parse(raw)
-    return run(await enter(await serverDatabase(), viewer, input.classId), input)
-  }
+  return (viewer, raw) =>
+    discreetly(async () => {
+      const input = parsed(schema, raw)
+      return run(await enter(await serverDatabase(), viewer, input.classId), input)
+    })
 }
 
 /** A use case that changes one class, all of it in one transaction or nothing. */
@@ -48,12 +90,13 @@ export function changingClass<Schema extends z.ZodType<InClass>, Output>(
   schema: Schema,
   run: (scope: ClassScope, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
-  return async (viewer, raw) => {
-    const input = schema.parse(raw)
-    return inTransaction(await serverDatabase(), async (transaction) =>
-      run(await enter(transaction, viewer, input.classId), input),
-    )
-  }
+  return (viewer, raw) =>
+    discreetly(async () => {
+      const input = parsed(schema, raw)
+      return inTransaction(await serverDatabase(), async (transaction) =>
+        run(await enter(transaction, viewer, input.classId), input),
+      )
+    })
 }
 
 /**
@@ -65,14 +108,15 @@ export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Outp
   prepare: (scope: ClassScope, input: z.output<Schema>) => Promise<Prepared>,
   run: (scope: ClassScope, prepared: Prepared, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
-  return async (viewer, raw) => {
-    const input = schema.parse(raw)
-    const database = await serverDatabase()
-    const prepared = await prepare(await enter(database, viewer, input.classId), input)
-    return inTransaction(database, async (transaction) =>
-      run(await enter(transaction, viewer, input.classId), prepared, input),
-    )
-  }
+  return (viewer, raw) =>
+    discreetly(async () => {
+      const input = parsed(schema, raw)
+      const database = await serverDatabase()
+      const prepared = await prepare(await enter(database, viewer, input.classId), input)
+      return inTransaction(database, async (transaction) =>
+        run(await enter(transaction, viewer, input.classId), prepared, input),
+      )
+    })
 }
 
 /**
@@ -84,12 +128,13 @@ export function changingInParts<Schema extends z.ZodType<InClass>, Part>(
   partsOf: (scope: ClassScope, input: z.output<Schema>) => Promise<readonly Part[]>,
   run: (scope: ClassScope, part: Part) => Promise<void>,
 ): UseCase<z.input<Schema>, void> {
-  return async (viewer, raw) => {
-    const input = schema.parse(raw)
-    const database = await serverDatabase()
-    for (const part of await partsOf(await enter(database, viewer, input.classId), input))
-      await inTransaction(database, async (transaction) =>
-        run(await enter(transaction, viewer, input.classId), part),
-      )
-  }
+  return (viewer, raw) =>
+    discreetly(async () => {
+      const input = parsed(schema, raw)
+      const database = await serverDatabase()
+      for (const part of await partsOf(await enter(database, viewer, input.classId), input))
+        await inTransaction(database, async (transaction) =>
+          run(await enter(transaction, viewer, input.classId), part),
+        )
+    })
 }

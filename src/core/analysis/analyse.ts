@@ -106,8 +106,9 @@ export function simulationOf(input: AnalyseInput, players = input.players): Simu
  */
 export function analyse(input: AnalyseInput): Analysis {
   const { game, params, players, choice, pace, method } = input
-  // Simulating a game with no end would take for ever: where there is a chain, it is asked.
-  const solved = solve(game, params, players, choice, pace)
+  // A game with no end need not be simulated to be told: where the chain is small, it is asked.
+  const effort = method === 'simulate' ? 'a-moment' : 'as-needed'
+  const solved = solve(game, params, players, choice, pace, effort)
   if (solved === 'never-ends') return endless(input)
   if (solved === 'too-many-states' && method === 'exact') throw new NoExactAnalysis()
   if (solved === 'too-many-states' || method === 'simulate') return simulated(input)

@@ -31,6 +31,7 @@ export function solve(
   players: number,
   choice: Choice,
   pace: Pace,
+  effort: 'as-needed' | 'a-moment' = 'as-needed',
 ): Solved | Unsolved {
   const explored = game.goes === 'call' || game.interaction === 'contest' ? players : 1
   if (game.tooMany?.(params)) return 'too-many-states'
@@ -40,7 +41,10 @@ export function solve(
     if (!branches) return 'too-many-states'
     return { kind: 'alike', game, alike, branches: weighted(branches) }
   }
-  const chain = buildGoChain(game, params, explored, choice, pace)
+  const chain =
+    effort === 'a-moment'
+      ? buildGoChain(game, params, explored, choice, pace, 1_000, 10_000)
+      : buildGoChain(game, params, explored, choice, pace)
   if (!chain) return 'too-many-states'
   return alwaysEnds(chain) ? { kind: 'chain', game, chain } : 'never-ends'
 }
@@ -136,7 +140,7 @@ function playAlike({ alike, branches }: Extract<Solved, { kind: 'alike' }>, seco
 function secondsOf(branches: readonly WeightedOutcome[], goes: number, pack: number | null): Distribution {
   // A pack whose cards turn out in several ways each is treated as goes that stand by themselves.
   if (pack === null || pack !== branches.length) {
-    const most = Math.max(...branches.map(({ outcome }) => outcome.seconds))
+    const most = branches.reduce((longest, { outcome }) => Math.max(longest, outcome.seconds), 0)
     const mass = new Float64Array(most + 1)
     for (const { outcome, probability } of branches) mass[outcome.seconds] += probability
     return sumOf({ from: 0, mass }, goes)

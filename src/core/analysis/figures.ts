@@ -87,7 +87,7 @@ export function practiceOf({ expected, items }: Play, players: number): Practice
       .map(({ key, item, count }) => ({ key, item, share: count / total, perGame: count }))
       .sort((a, b) => b.share - a.share || (a.key < b.key ? -1 : 1)),
     steps: stepsOf(counted, total),
-    to: Math.max(...counted.map(({ item }) => largestNumber(item))),
+    to: counted.reduce((most, { item }) => Math.max(most, largestNumber(item)), 0),
   }
 }
 

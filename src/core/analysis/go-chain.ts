@@ -18,9 +18,17 @@ export interface GoChain extends Chain {
 
 /** More ways for one go to turn out than this are simulated instead. */
 const MOST_BRANCHES = 50_000
+/** More ways than this over all states, and the chain is not tried any further: a second or two of work. */
+const MOST_IN_ALL = 250_000
 
-/** Every way one go can turn out from `state`; null if there are too many to go through. */
-export function goBranches(game: AnyGame, state: GameState, choice: Choice, pace: Pace) {
+/** Every way one go can turn out from `state`; null if there are more than `limit` to go through. */
+export function goBranches(
+  game: AnyGame,
+  state: GameState,
+  choice: Choice,
+  pace: Pace,
+  limit = MOST_BRANCHES,
+) {
   const clock = new GoClock(pace, game.goes, state.players)
   return enumerate((chance) => {
     const items: PracticeItem[] = []
@@ -30,12 +38,13 @@ export function goBranches(game: AnyGame, state: GameState, choice: Choice, pace
     })
     const { seconds, active, dead } = clock.read()
     return { next, outcome: { seconds, active, dead, items } }
-  }, MOST_BRANCHES)
+  }, limit)
 }
 
 /**
  * Explores a game from its set-up.
- * @returns the chain, or null if it has more than `limit` states or a go with too many ways to turn out.
+ * @returns the chain, or null if it has more than `limit` states, a go with too many ways to turn out, or more
+ * than `mostInAll` of them over all states.
  */
 export function buildGoChain(
   game: AnyGame,
@@ -44,6 +53,7 @@ export function buildGoChain(
   choice: Choice,
   pace: Pace,
   limit = 20_000,
+  mostInAll = MOST_IN_ALL,
 ): GoChain | null {
   const key = game.key
   if (!key) return null
@@ -53,10 +63,12 @@ export function buildGoChain(
   const outcomes = new Outcomes()
   const start: number[] = [0]
   const rows = { probability: [] as number[], next: [] as number[], outcome: [] as number[] }
+  let left = mostInAll
 
   for (let at = 0; at < states.length; at++) {
-    const branches = goBranches(game, states[at], choice, pace)
+    const branches = goBranches(game, states[at], choice, pace, Math.min(MOST_BRANCHES, left))
     if (!branches) return null
+    left -= branches.length
     const merged = new Map<number, { probability: number; next: number; outcome: number }>()
     for (const { probability, result } of branches) {
       const next = result.next.ended ? -1 : place(key(result.next), result.next)
@@ -99,12 +111,13 @@ export function buildGoChain(
 /** The different outcomes met, each once: there are few of them beside the goes that lead to them. */
 class Outcomes {
   readonly all: GoOutcome[] = []
-  private readonly bySeconds = new Map<number, number[]>()
+  private readonly byHash = new Map<number, number[]>()
 
   /** Where an outcome equal to this one stands in `all`. */
   place(outcome: GoOutcome): number {
-    let alike = this.bySeconds.get(outcome.seconds)
-    if (!alike) this.bySeconds.set(outcome.seconds, (alike = []))
+    const hash = hashOf(outcome)
+    let alike = this.byHash.get(hash)
+    if (!alike) this.byHash.set(hash, (alike = []))
     for (const index of alike) if (isSame(this.all[index], outcome)) return index
     alike.push(this.all.length)
     this.all.push(outcome)
@@ -117,6 +130,21 @@ function isSame(a: GoOutcome, b: GoOutcome): boolean {
   for (let i = 0; i < a.items.length; i++) if (!isSameItem(a.items[i], b.items[i])) return false
   return true
 }
+
+/** A number that equal outcomes share and others seldom: of all their figures, in the order they come. */
+function hashOf({ seconds, active, dead, items }: GoOutcome): number {
+  let hash = mixed(mixed(mixed(17, seconds), active), dead ? 1 : 0)
+  for (const item of items)
+    for (const field in item) {
+      const value = (item as unknown as Record<string, unknown>)[field]
+      if (typeof value === 'number') hash = mixed(hash, value)
+      else if (typeof value === 'string') hash = mixed(hash, value.length * 31 + value.charCodeAt(0))
+    }
+  return hash
+}
+
+/** One step of FNV-1a (Fowler, Noll & Vo 1991), with halves kept so that they tell as well. */
+const mixed = (hash: number, value: number) => Math.imul(hash ^ (value * 2), 16777619)
 
 /** Field by field: building a name for each of a million items would take most of the time. */
 function isSameItem(a: PracticeItem & Record<string, unknown>, b: PracticeItem & Record<string, unknown>) {

@@ -10,6 +10,8 @@ import type { Play } from './play'
 const LONGEST = 5_000
 /** As many games in a row without an end: then none is expected. */
 const HOPELESS = 5
+/** Goes of all games together after which no further game is begun: the sample says how many there were. */
+const MOST_GOES = 2_000_000
 /** Games between two reports. */
 const BLOCK = 200
 
@@ -58,9 +60,11 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
   const racing = (game.interaction === 'race' || game.interaction === 'contest') && players > 1
   const tally = new Tally(games, racing)
 
+  const isEnough = () => tally.allGoes >= MOST_GOES && tally.games >= HOPELESS
+
   // A plain function: what runs in the body of a generator is not compiled as well.
   const playUpTo = (target: number) => {
-    while (tally.games < target) {
+    while (tally.games < target && !isEnough()) {
       let one = player.play(start, chance, timeBoxed)
       for (let board = 1; board < boards; board++)
         one = combine(one, player.play(start, chance, timeBoxed), game.goes === 'parallel')
@@ -71,7 +75,7 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
   while (tally.games < games && tally.unended < tally.games) {
     playUpTo(Math.min(games, (Math.floor(tally.games / BLOCK) + 1) * BLOCK))
     yield tally.games
-    if (untilPrecise && tally.isPrecise()) break
+    if (isEnough() || (untilPrecise && tally.isPrecise())) break
   }
 
   const scale = 1 / tally.games

@@ -10,6 +10,14 @@ export interface Ability {
   mass: Float64Array
 }
 
+/** Prior and evidence leave no ability possible: they contradict each other beyond what numbers can hold. */
+export class NoCommonMass extends RangeError {
+  constructor() {
+    super('The evidence contradicts the whole ability scale.')
+    this.name = 'NoCommonMass'
+  }
+}
+
 export const gridStep = 0.02
 const margin = 8
 
@@ -106,7 +114,7 @@ export function abilityPercentile({ from, mass }: Ability, q: number): number {
 function normalised({ from, mass }: Ability): Ability {
   let total = 0
   for (let i = 0; i < mass.length; i++) total += mass[i]
-  if (!(total > 0)) throw new RangeError('The evidence contradicts the whole ability scale.')
+  if (!(total > 0)) throw new NoCommonMass()
   const share = new Float64Array(mass.length)
   for (let i = 0; i < mass.length; i++) share[i] = mass[i] / total
   return { from, mass: share }

@@ -156,17 +156,27 @@ export const groupInputSchema = limitsSchema
       .max(60),
     band: bandSchema.default([0.7, 0.9]),
   })
-  .superRefine(({ children }, context) => {
-    const seen = new Set<string>()
+  .superRefine(({ children, levels, current, groups }, context) => {
+    const problem = (path: (string | number)[], message: string) =>
+      context.addIssue({ code: 'custom', path, message })
+    for (const [name, list] of [
+      ['children', children],
+      ['levels', levels],
+    ] as const) {
+      const seen = new Set<string>()
+      list.forEach(({ id }, index) => {
+        if (seen.has(id)) problem([name, index, 'id'], `“${id}” is there twice.`)
+        seen.add(id)
+      })
+    }
     children.forEach(({ id }, index) => {
-      if (seen.has(id))
-        context.addIssue({
-          code: 'custom',
-          path: ['children', index, 'id'],
-          message: `“${id}” is there twice.`,
-        })
-      seen.add(id)
+      if (id === '__proto__') problem(['children', index, 'id'], 'No child can be called “__proto__”.')
     })
+    for (const [child, group] of Object.entries(current ?? {})) {
+      if (!children.some(({ id }) => id === child)) problem(['current', child], 'There is no such child.')
+      if (group >= groups.count)
+        problem(['current', child], `There are ${groups.count} groups, counted from 0.`)
+    }
   })
 
 export type GroupInput = z.infer<typeof groupInputSchema>

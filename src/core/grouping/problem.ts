@@ -5,7 +5,19 @@ export const bandSchema = z
   .tuple([z.number().gt(0).lt(1), z.number().gt(0).lt(1)])
   .refine(([low, high]) => low < high, { error: 'The band ends before it begins.' })
 
-const pairSchema = z.array(z.string()).min(2).max(40)
+const pairSchema = z
+  .array(z.string())
+  .min(2)
+  .max(40)
+  .refine((children) => new Set(children).size === children.length, 'A child is in it twice.')
+
+/** A number for each child. A name that no object keeps as its own is told, not lost. */
+const byChildSchema = z
+  .unknown()
+  .refine((value) => typeof value !== 'object' || value === null || !Object.hasOwn(value, '__proto__'), {
+    error: 'No child can be called “__proto__”.',
+  })
+  .pipe(z.record(z.string(), z.number().int().min(0)))
 
 export const limitsSchema = z.object({
   groups: z
@@ -21,12 +33,12 @@ export const limitsSchema = z.object({
   together: z.array(pairSchema).default([]),
   apart: z.array(pairSchema).default([]),
   /** Child → number of the group the child stays in. */
-  locked: z.record(z.string(), z.number().int().min(0)).default({}),
+  locked: byChildSchema.default({}),
   /** Children who need an adult near, and the numbers of the groups that have one. */
   adultNear: z.array(z.string()).default([]),
   withAdult: z.array(z.number().int().min(0)).default([0]),
   /** Child → number of the present group. */
-  current: z.record(z.string(), z.number().int().min(0)).nullable().default(null),
+  current: byChildSchema.nullable().default(null),
   moveCost: z.number().min(0).default(0),
   seed: z.number().int().default(1),
   milliseconds: z.number().min(1).max(60_000).default(500),

@@ -27,6 +27,14 @@ const visitSchema = z
         path: ['sets'],
         message: `The sets do not make ${visit.children} children.`,
       })
+    sets.forEach((size, i) => {
+      if (size > game.players.max)
+        context.addIssue({
+          code: 'custom',
+          path: ['sets', i],
+          message: `${game.title} takes at most ${game.players.max} players.`,
+        })
+    })
     const level =
       visit.level === undefined ? game.levels[0] : game.levels.find(({ id }) => id === visit.level)
     if (!level) {

@@ -23,7 +23,7 @@ const holder = `
   console.log('held')
   setInterval(() => {}, 1000)
 `
-let others: ChildProcess[] = []
+const others: ChildProcess[] = []
 afterEach(() => others.splice(0).forEach((other) => other.kill('SIGKILL')))
 
 async function heldByAnother(folder: string): Promise<ChildProcess> {

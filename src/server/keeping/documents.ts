@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { readDocument } from '@/data/backup/files'
-import { insertRows, checkTables } from '@/data/backup/load'
+import { checkTables, insertRows, NotOurs } from '@/data/backup/load'
 import { dumpClass } from '@/data/backup/dump'
 import { rowsOf, type IslandsDocument } from '@/data/backup/document'
 import { upgraded } from '@/data/backup/upgrade'
@@ -14,7 +14,8 @@ import { enterClass } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
 import { classIdSchema } from '../classes'
 import { refreshEstimates } from '../refresh'
-import { NotHere, readingClass, Refused, type UseCase } from '../use-case'
+import { discreetly, NotHere, readingClass, Refused, type UseCase } from '../use-case'
+import type { Viewer } from '../viewer'
 import { backUp, refusing } from './backups'
 import { checkRows } from './rows'
 import { ofSchool } from './school'
@@ -74,11 +75,16 @@ export interface ImportPreview {
  * Brings in the document of a class: as a new class, merged with the one that is there (what is there stays, what
  * is not is added), or in its place. What there is is backed up first.
  */
-export const importClass: UseCase<z.input<typeof importSchema>, ImportPreview> = async (viewer, raw) => {
-  const { text, mode } = importSchema.parse(raw)
+export const importClass: UseCase<z.input<typeof importSchema>, ImportPreview> = (viewer, raw) =>
+  discreetly(() => bringIn(viewer, importSchema.parse(raw)))
+
+async function bringIn(
+  viewer: Viewer,
+  { text, mode }: z.output<typeof importSchema>,
+): Promise<ImportPreview> {
   const database = await serverDatabase()
   await mayImport(viewer, {})
-  const document = await refusing((async () => upgraded(readDocument(text)))())
+  const document = await refusing((async () => withoutNul(await upgraded(readDocument(text))))())
   await refusing(checkTables(database, document))
   const classId = checkRows(document)
   const scope = await enterClass(database, viewer.adultId, classId)
@@ -120,6 +126,13 @@ export const importClass: UseCase<z.input<typeof importSchema>, ImportPreview> =
   })
   await refreshEstimates(database)
   return preview
+}
+
+/** A document with text that no database keeps is none of ours. */
+function withoutNul(document: IslandsDocument): IslandsDocument {
+  if (JSON.stringify(document).includes('\\u0000'))
+    throw new NotOurs('There is a character in the document that can’t be kept.')
+  return document
 }
 
 /** Asks only whether the viewer may import at all. */

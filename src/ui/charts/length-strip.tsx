@@ -12,15 +12,10 @@ export function LengthStrip({
   minutes: { p10: number; p50: number; p90: number; finishInSlot: number } | null
   slotMinutes: number
 }) {
-  if (!minutes)
-    return (
-      <div style={{ width }} className="small muted">
-        any length
-      </div>
-    )
+  if (!minutes) return <div className="strip small muted">any length</div>
   const x = scaleLinear([0, Math.max(slotMinutes, minutes.p90) * 1.1], [2, width - 2])
   return (
-    <div className="strip" style={{ width }}>
+    <div className="strip">
       <svg width={width} height={height} aria-hidden>
         <line className="baseline" x1={2} x2={width - 2} y1={height - 4} y2={height - 4} />
         <rect

@@ -6,6 +6,7 @@ import { inBand } from '@/core/grouping/fit-cost'
 import { groupNames } from '@/core/grouping/pennants'
 import type { ShownGroup } from '@/server/groups/groups'
 import { Pennant } from '../pennant'
+import { styled } from '../styled'
 import { band } from './use-groups'
 
 const laneWidth = 664
@@ -96,8 +97,11 @@ export function Lane(props: LaneProps) {
           </Form.Select>
         )}
       </div>
-      <div ref={setNodeRef} className={isOver ? 'lane-sea over' : 'lane-sea'} style={{ width: laneWidth }}>
-        <div className="zone" style={{ left: laneX(band[0]), width: laneX(band[1]) - laneX(band[0]) }} />
+      <div ref={setNodeRef} className={isOver ? 'lane-sea over' : 'lane-sea'}>
+        <div
+          className="zone"
+          ref={styled({ left: `${laneX(band[0])}px`, width: `${laneX(band[1]) - laneX(band[0])}px` })}
+        />
         {inRows(children).map((child) => (
           <Name
             key={child.id}
@@ -136,16 +140,18 @@ function Name({
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id })
   return (
     <button
-      ref={setNodeRef}
+      ref={(element) => {
+        setNodeRef(element)
+        styled({
+          left: `${x - 8}px`,
+          top: `${5 + row * 26}px`,
+          transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : '',
+        })(element)
+      }}
       type="button"
       {...listeners}
       className={`lane-name${fits ? '' : ' outside'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
       data-child={id}
-      style={{
-        left: x - 8,
-        top: 5 + row * 26,
-        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
-      }}
       aria-pressed={selected}
       aria-label={`${name}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${fits ? '' : ', outside the zone'}${locked ? ', stays here' : ''}`}
       title={range}

@@ -2,6 +2,7 @@
 
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { useEffect, useRef } from 'react'
+import { styled } from '../styled'
 import { Lane, laneX } from './lane'
 import type { useGroups } from './use-groups'
 
@@ -40,7 +41,7 @@ export function Lanes({
     <div className="lanes">
       <div className="lane-scale" aria-hidden>
         {scale.map(([at, word]) => (
-          <span key={word} style={{ left: 216 + laneX(at) }}>
+          <span key={word} ref={styled({ left: `${216 + laneX(at)}px` })}>
             {word}
           </span>
         ))}

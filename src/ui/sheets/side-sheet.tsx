@@ -20,7 +20,7 @@ export function SideSheet({
       onHide={onClose}
       placement="end"
       aria-labelledby="sheet-title"
-      style={wide ? { width: 860 } : undefined}
+      className={wide ? 'wide-sheet' : undefined}
     >
       <Offcanvas.Header closeButton closeLabel="Close">
         <Offcanvas.Title as="h2" id="sheet-title">

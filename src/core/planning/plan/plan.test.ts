@@ -212,14 +212,12 @@ test('small plans cost as little as the best of all there are', () => {
   )
 })
 
-test('what is pinned stays; what is pinned to where nothing is offered is told', () => {
-  const pins = [
-    { session: 0, slot: 1, group: 'g2', station: 's0' },
-    { session: 0, slot: 0, group: 'g0', station: 's1', game: 'perch' },
-  ]
-  const { visits, nowhere } = makePlan(square(3, { pins }))
+test('what is pinned stays; what is pinned to where nothing is offered is refused', () => {
+  const pin = { session: 0, slot: 1, group: 'g2', station: 's0' }
+  const { visits } = makePlan(square(3, { pins: [pin] }))
   expect(visits.find(({ group, slot }) => group === 'g2' && slot === 1)!.station).toBe('s0')
-  expect(nowhere).toEqual([{ session: 0, slot: 0, group: 'g0', nothingOffered: true, rules: {} }])
+  const perch = { session: 0, slot: 0, group: 'g0', station: 's1', game: 'perch' }
+  expect(() => square(3, { pins: [pin, perch] })).toThrow('Nothing that is offered there')
 })
 
 test('a game comes again within the cool-down only where it is pinned, and then it costs nothing', () => {

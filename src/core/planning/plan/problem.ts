@@ -112,6 +112,14 @@ export const planInputSchema = z
         problem(['offers', i, 'level'], `${gameOf(offer.game).title} has no level “${offer.level}”.`)
     })
     pins.forEach((pin, i) => {
+      const same = (other: typeof pin) =>
+        other.session === pin.session && other.slot === pin.slot && other.group === pin.group
+      if (pins.findIndex(same) < i) problem(['pins', i], 'The group is pinned there already.')
+      const offered = offers.filter(
+        ({ station, game }) => station === pin.station && (pin.game === undefined || game === pin.game),
+      )
+      if (isStation(pin.station) && isGroup(pin.group) && !offered.some(({ success }) => Object.hasOwn(success, pin.group)))
+        problem(['pins', i], 'Nothing that is offered there can be played by the group.')
       if (!isGroup(pin.group)) problem(['pins', i, 'group'], `No group “${pin.group}”.`)
       if (!isStation(pin.station)) problem(['pins', i, 'station'], `No station “${pin.station}”.`)
       if (pin.session >= sessions) problem(['pins', i, 'session'], `There are ${sessions}, counted from 0.`)

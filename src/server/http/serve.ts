@@ -1,0 +1,78 @@
+import { createServer, type Server } from 'node:http'
+import { hostname, networkInterfaces } from 'node:os'
+import next from 'next'
+import { closeServerDatabase } from '@/data/server-database'
+import { closeThreads } from '../heavy/threads'
+import { answer, guard } from './guard'
+import { Passcode } from './passcode'
+
+interface ServeOptions {
+  port: number
+  /** Open to the local network; else only this computer can reach it. */
+  lan: boolean
+  /** Where devices are kept that gave the passcode. */
+  devicesFile: string
+  say: (line: string) => void
+}
+
+/** Open requests are waited for so long when the server stops. */
+const patienceMs = 2_000
+
+/** This computer's addresses in the local network. */
+export const lanAddresses = (): string[] =>
+  Object.values(networkInterfaces())
+    .flatMap((all) => all ?? [])
+    .filter(({ internal, family }) => !internal && family === 'IPv4')
+    .map(({ address }) => address)
+
+/** Starts Islands behind its guard, and ends it when it is asked to. */
+export async function serve({ port, lan, devicesFile, say }: ServeOptions): Promise<Server> {
+  const addresses = lan ? lanAddresses() : []
+  const own = hostname().toLowerCase()
+  const hosts = [
+    'localhost',
+    '127.0.0.1',
+    '[::1]',
+    ...(lan ? [...addresses, own, `${own}.local`] : []),
+    ...(process.env.ISLANDS_HOSTS?.toLowerCase().split(',').filter(Boolean) ?? []),
+  ]
+  const passcode = lan ? new Passcode(devicesFile) : null
+  const app = next({ dev: false, dir: process.cwd(), hostname: 'localhost', port })
+  const handle = app.getRequestHandler()
+  await app.prepare()
+
+  const server = createServer((request, response) => {
+    guard(request, response, { hosts, passcode })
+      .then((goesOn) => (goesOn ? handle(request, response) : undefined))
+      .catch(() => {
+        if (response.headersSent) response.destroy()
+        else answer(response, 500, 'Something went wrong on our side.')
+      })
+  })
+  // A request that trickles in is not waited for, a line that nobody uses is let go.
+  server.requestTimeout = 60_000
+  server.headersTimeout = 15_000
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject)
+    server.listen(port, lan ? '0.0.0.0' : '127.0.0.1', resolve)
+  })
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.once(signal, () => void stop(server).then(() => process.exit(0)))
+
+  say(`Islands is ready: http://localhost:${port}`)
+  if (passcode) {
+    for (const address of addresses) say(`from other devices: http://${address}:${port}`)
+    say(`passcode: ${passcode.code.slice(0, 3)} ${passcode.code.slice(3)} (each device gives it once)`)
+  }
+  return server
+}
+
+/** Finishes what is under way, within two seconds, then closes the database. */
+async function stop(server: Server) {
+  const closed = new Promise((resolve) => server.close(resolve))
+  server.closeIdleConnections()
+  const late = new Promise((resolve) => setTimeout(resolve, patienceMs))
+  await Promise.race([closed, late])
+  server.closeAllConnections()
+  await Promise.all([closeServerDatabase().catch(() => undefined), closeThreads()])
+}

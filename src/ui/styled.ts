@@ -1,0 +1,9 @@
+/**
+ * Places that are worked out for one element, set on the element itself: a style that stands in the page's text is
+ * refused by its security policy. To be given as `ref`.
+ */
+export const styled =
+  (style: Partial<Record<'left' | 'top' | 'width' | 'transform', string>>) =>
+  (element: HTMLElement | null) => {
+    if (element) Object.assign(element.style, style)
+  }
