@@ -35,6 +35,15 @@ function core(verb: string, input: object) {
   return JSON.parse(stdout)
 }
 
+/** The figures of a game, once all of them are there. */
+async function workedOut(): Promise<string> {
+  await person.waitFor(
+    async () => /facts in ten minutes/.test(await person.text('.figures')),
+    'the figures of the game',
+  )
+  return person.text('.figures')
+}
+
 test.each([
   ['landfall', 'to-20-die', 2, 3],
   ['landfall', 'to-15-cards', 3, 5],
@@ -52,7 +61,7 @@ test.each([
       ? 'Nearly always finishes in your slot'
       : `Finishes in your slot ${hundredths(finish)} times in 100`
   await person.sees(new RegExp(`^${heading}$`))
-  const figures = await person.text('.figures')
+  const figures = await workedOut()
   const goes =
     set.goes.p10 === set.goes.p90 ? `${set.goes.p10} goes` : `Usually ${set.goes.p10} to ${set.goes.p90} goes`
   const [from, to] = [few(minutes.p10), few(minutes.p90)]
@@ -114,7 +123,7 @@ test('every game has a page, whatever kind of game it is, and the index filters 
   for (const { id, title } of games) {
     await person.goTo(`${base}/games/${id}`)
     await person.find(`//p[contains(@class,"kicker")][contains(.,"${title.replace(/[’'].*/, '')}")]`)
-    expect(await person.text('.figures')).toMatch(/facts in ten minutes/)
+    expect(await workedOut()).toMatch(/facts in ten minutes/)
   }
   await person.goTo(`${base}/games?strand=time&noise=1`)
   await person.sees(/games fit/)

@@ -2,6 +2,8 @@ import { z } from 'zod'
 import { DatabaseAway } from '@/data/away'
 import { NotHere, Refused, type UseCase } from './use-case'
 
+export { DatabaseAway }
+
 /** What a server action tells the browser: a value, or why nothing was done. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; problems: string[] }
 

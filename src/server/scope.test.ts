@@ -1,9 +1,18 @@
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gameOf } from '@/core/games'
 import { pupilsOf } from '@/data/queries/pupils'
-import { addChildren, classTable, place, saveLinks } from './classes'
+import { addChildren, classTable, listClasses, place, saveLinks } from './classes'
+import { gamePage, gamesPage, stopWaiting } from './games'
+import { backUpNow, lookIntoBackup, restoreBackup } from './keeping/backups'
+import { exportChild, exportClass, importClass } from './keeping/documents'
+import { eraseChild } from './keeping/erase'
+import { settingsPage } from './keeping/settings'
 import { changeHouseStyle } from './house-style'
-import { gameFit, groupsPage, proposeGroups } from './groups/groups'
+import { gameFit, groupsPage, proposeGroups, saveGroups } from './groups/groups'
 import { harbourPage } from './harbour'
-import { countOnShelf, planPage, savePlan } from './plan/plan'
+import { countOnShelf, planPage, previewPlan, savePlan } from './plan/plan'
 import { childPage, progressPage } from './progress'
 import { recordMark } from './marks'
 import { markAbsent, runPage, tapClock } from './run'
@@ -12,43 +21,114 @@ import { list, mark, newClass, openTestSchool, running, stranger, viewer } from 
 
 openTestSchool()
 
-test('a stranger learns nothing of a class and changes nothing in it', async () => {
+/** Every use case of the server, with what a stranger would try. A new one without a row here fails the test. */
+async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
   const classId = await newClass()
   const { sessionId, page } = await running(classId)
   const visit = page.visits[0]
   const pupilId = visit.children[0].id
   const { view } = await planPage(viewer, { classId })
-  const attempts: (() => Promise<unknown>)[] = [
-    () => classTable(stranger, { classId }),
-    () => addChildren(stranger, { classId, list: list('Ida') }),
-    () =>
+  const { groupingId } = view!
+  const id = () => crypto.randomUUID()
+  const text = JSON.stringify(await exportClass(viewer, { classId }))
+  const { name } = await backUpNow(viewer, {})
+  const input = { game: 'landfall' }
+  return {
+    classTable: () => classTable(stranger, { classId }),
+    addChildren: () => addChildren(stranger, { classId, list: list('Ida') }),
+    place: () =>
       place(stranger, {
         classId,
         placements: [{ pupilId, strand: 'add', step: 'take-away-5', sureness: 'sure' }],
       }),
-    () => saveLinks(stranger, { classId, links: [] }),
-    () => changeHouseStyle(stranger, { classId, style: {} }),
-    () => groupsPage(stranger, { classId }),
-    () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
-    () => gameFit(stranger, { classId, gameId: 'landfall' }),
-    () => planPage(stranger, { classId }),
-    () => countOnShelf(stranger, { classId, item: 'die', count: 3 }),
-    () =>
-      savePlan(stranger, {
+    saveLinks: () => saveLinks(stranger, { classId, links: [] }),
+    changeHouseStyle: () => changeHouseStyle(stranger, { classId, style: {} }),
+    groupsPage: () => groupsPage(stranger, { classId }),
+    proposeGroups: () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
+    gameFit: () => gameFit(stranger, { classId, gameId: 'landfall' }),
+    saveGroups: () =>
+      saveGroups(stranger, {
         classId,
-        sessionId: crypto.randomUUID(),
-        groupingId: view!.groupingId,
-        plan: view!.plan,
+        groupingId: id(),
+        gameId: 'landfall',
+        groups: [{ pennant: 0, levelId: gameOf('landfall').levels[0].id, pupils: [pupilId] }],
       }),
-    () => runPage(stranger, { classId }),
-    () => tapClock(stranger, { classId, sessionId, tap: 'next', slot: 0 }),
-    () => markAbsent(stranger, { classId, sessionId, pupilId, absent: true }),
-    () => recordMark(stranger, { classId, ...mark(visit.id, pupilId) }),
-    () => progressPage(stranger, { classId }),
-    () => childPage(stranger, { classId, pupilId }),
-    () => harbourPage(stranger, { classId }),
-  ]
-  for (const attempt of attempts) await expect(attempt()).rejects.toThrow(NotHere)
+    gamesPage: () => gamesPage(stranger, { classId }),
+    gamePage: () => gamePage(stranger, { classId, gameId: 'landfall' }),
+    stopWaiting: () => stopWaiting(stranger, { classId, input }),
+    planPage: () => planPage(stranger, { classId }),
+    previewPlan: () => previewPlan(stranger, { classId, groupingId, plan: view!.plan }),
+    countOnShelf: () => countOnShelf(stranger, { classId, item: 'die', count: 3 }),
+    savePlan: () => savePlan(stranger, { classId, sessionId: id(), groupingId, plan: view!.plan }),
+    runPage: () => runPage(stranger, { classId }),
+    tapClock: () => tapClock(stranger, { classId, sessionId, tap: 'next', slot: 0 }),
+    markAbsent: () => markAbsent(stranger, { classId, sessionId, pupilId, absent: true }),
+    recordMark: () => recordMark(stranger, { classId, ...mark(visit.id, pupilId) }),
+    progressPage: () => progressPage(stranger, { classId }),
+    childPage: () => childPage(stranger, { classId, pupilId }),
+    harbourPage: () => harbourPage(stranger, { classId }),
+    settingsPage: () => settingsPage(stranger, { classId }),
+    exportClass: () => exportClass(stranger, { classId }),
+    exportChild: () => exportChild(stranger, { classId, pupilId }),
+    importClass: () => importClass(stranger, { text, mode: 'replace' }),
+    eraseChild: () => eraseChild(stranger, { classId, pupilId }),
+    backUpNow: () => backUpNow(stranger, {}),
+    lookIntoBackup: () => lookIntoBackup(stranger, { name }),
+    restoreBackup: () => restoreBackup(stranger, { name }),
+  }
+}
+
+/** What anybody may do: see the classes that are one’s own, and make one. */
+const open = ['listClasses', 'createClass']
+
+const codeUnder = (folder: string) =>
+  (readdirSync(folder, { recursive: true }) as string[])
+    .filter((name) => /\.tsx?$/.test(name) && !name.includes('.test.'))
+    .map((name) => ({ name: join(folder, name), code: readFileSync(join(folder, name), 'utf8') }))
+
+test('a stranger learns nothing of a class and changes nothing in it, whatever is tried', async () => {
+  process.env.ISLANDS_BACKUPS = mkdtempSync(join(tmpdir(), 'islands-backups-'))
+  const all = await attempts()
+  const { name: before } = await backUpNow(viewer, {})
+  for (const [name, attempt] of Object.entries(all))
+    await expect(attempt().then(() => `${name} let a stranger in`)).rejects.toThrow(NotHere)
+  const { name: after } = await backUpNow(viewer, {})
+  const rows = async (name: string) => (await lookIntoBackup(viewer, { name })).rows
+  expect(await rows(after)).toBe(await rows(before))
+  expect(await listClasses(stranger, undefined)).toEqual([])
+})
+
+test('every use case there is stands in the table of attempts', async () => {
+  const pattern =
+    /export const (\w+)(?:: UseCase<[\s\S]*?>)? =\s*(?:async )?(?:readingClass|changingClass|preparedChange|changingInParts|ofSchool|\(viewer)/g
+  const found = codeUnder('src/server').flatMap(({ code }) =>
+    [...code.matchAll(pattern)].map(([, name]) => name),
+  )
+  expect(found.length).toBeGreaterThan(25)
+  expect([...found].sort()).toEqual([...Object.keys(await attempts()), ...open].sort())
+})
+
+test('routes, actions and pages reach data only through use cases, for the viewer', () => {
+  for (const { name, code } of codeUnder('src/app')) {
+    expect([name, /@\/data\//.test(code)]).toEqual([name, false])
+    // Whatever the server offers is called with the viewer, or loaded by the one way from a page.
+    const imported = [
+      ...code.matchAll(/import \{([^}]*)\} from '@\/server\/(?!answer|viewer|use-case)[^']*'/g),
+    ]
+      .flatMap(([, names]) => names.split(','))
+      .map((one) => one.trim())
+      .filter((one) => one !== '' && !one.startsWith('type '))
+    for (const useCase of imported) {
+      const calls = [...code.matchAll(new RegExp(`\\b${useCase}\\(([^)]{0,20})`, 'g'))].map(
+        ([, first]) => first,
+      )
+      expect([name, useCase, calls.filter((first) => !first.startsWith('currentViewer('))]).toEqual([
+        name,
+        useCase,
+        [],
+      ])
+    }
+  }
 })
 
 test('one class can’t reach into another through the ids of its children or visits', async () => {

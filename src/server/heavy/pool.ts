@@ -8,6 +8,9 @@ export class Stopped extends Error {
   }
 }
 
+/** More jobs than this do not wait: the oldest is let go, and asked for anew by whoever still wants it. */
+const mostWaiting = 12
+
 /** A pure function of plain data that takes long, by name. */
 export type Jobs = Record<string, (input: never) => unknown>
 
@@ -47,6 +50,7 @@ export class HeavyThread<J extends Jobs> {
       const job: Job = { name, input, limitMs, resolve: resolve as Job['resolve'], reject }
       signal?.addEventListener('abort', () => this.stop(job, 'cancelled'), { once: true })
       this.queue.push(job)
+      if (this.queue.length > mostWaiting) this.stop(this.queue[0], 'cancelled')
       this.next()
     })
   }
@@ -89,7 +93,8 @@ export class HeavyThread<J extends Jobs> {
 
   private next() {
     if (this.inHand) return
-    const job = this.queue.shift()
+    // The newest first: who asked before has mostly gone on to something else.
+    const job = this.queue.pop()
     if (!job) return
     this.inHand = job
     this.worker ??= this.start()

@@ -9,6 +9,8 @@ const limits: [RegExp, number][] = [
   [/^\/passcode$/, 1_000],
 ]
 const usualLimit = 1_000_000
+/** How long the rest of a refused request is let drop. */
+const dropMs = 500
 
 export interface GuardOptions {
   /** Names and addresses under which the server may be asked for, without ports. */
@@ -36,10 +38,10 @@ export async function guard(
   const nonce = setHeaders(request, response)
   const refusal = refusalOf(request, hosts)
   if (refusal) {
-    // What is still on its way is not waited for.
-    response.setHeader('connection', 'close')
+    // What is still on its way is let drop for a moment, so that the answer arrives; then the line is cut.
+    request.resume()
+    setTimeout(() => request.complete || request.destroy(), dropMs).unref()
     answer(response, refusal.status, refusal.why)
-    request.destroy()
     return false
   }
   return passcode === null || (await passcode.lets(request, response, nonce))

@@ -52,7 +52,17 @@ export function CourseBar({ classId, classes }: { classId: string; classes: Clas
           ))}
         </ol>
       </nav>
-      <Shortcuts classId={classId} />
+      <div className="bar-end">
+        <Link
+          className="btn btn-plain btn-sm"
+          href={`/c/${classId}/settings`}
+          aria-current={current === 'settings' ? 'page' : undefined}
+          prefetch={false}
+        >
+          Settings
+        </Link>
+        <Shortcuts classId={classId} />
+      </div>
     </header>
   )
 }

@@ -8,3 +8,6 @@ export const places = [
   { part: 'run', title: 'Run', key: 'r' },
   { part: 'progress', title: 'Progress', key: 'o' },
 ] as const
+
+/** Every place a key leads to: the loop, and what stands beside it. */
+export const placesWithKeys = [...places, { part: 'settings', title: 'Settings', key: 's' }] as const

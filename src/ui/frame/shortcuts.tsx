@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import Form from 'react-bootstrap/Form'
 import Offcanvas from 'react-bootstrap/Offcanvas'
-import { places } from './places'
+import { placesWithKeys } from './places'
 
 const setting = 'islands-shortcuts'
 
@@ -33,7 +33,7 @@ export function Shortcuts({ classId }: { classId: string }) {
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return
       if (going) {
         going = false
-        const place = places.find(({ key }) => key === event.key)
+        const place = placesWithKeys.find(({ key }) => key === event.key)
         if (place) router.push(`/c/${classId}${place.part ? `/${place.part}` : ''}`)
       } else if (event.key === 'g') going = true
       else if (event.key === '?') setListed(true)
@@ -67,7 +67,7 @@ export function Shortcuts({ classId }: { classId: string }) {
         </Offcanvas.Header>
         <Offcanvas.Body>
           <ul className="rows">
-            {places.map(({ key, title }) => (
+            {placesWithKeys.map(({ key, title }) => (
               <li key={key}>
                 <span className="grow">{title}</span>
                 <span>

@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
 import type { stopWaiting } from '@/server/games'
 
-const everyMs = 1000
+const everyMs = 400
 
 /** Asks for the page anew until what is worked out is there. */
 function useLookingAgain(on: boolean) {

@@ -68,7 +68,7 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
               <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
             )}
             <ul className="rows small">
-              {records.slice(0, 40).map(({ id, strand, step, judged, right, of, schoolDay }) => (
+              {records.map(({ id, strand, step, judged, right, of, schoolDay }) => (
                 <li key={id}>
                   {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
                   <span className="grow">
@@ -79,7 +79,7 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
                 </li>
               ))}
             </ul>
-            {records.length > 40 && <p className="muted small">and {records.length - 40} older</p>}
+            {page.more && <p className="muted small">and older ones</p>}
           </section>
         </div>
       </div>

@@ -118,7 +118,11 @@ export const planInputSchema = z
       const offered = offers.filter(
         ({ station, game }) => station === pin.station && (pin.game === undefined || game === pin.game),
       )
-      if (isStation(pin.station) && isGroup(pin.group) && !offered.some(({ success }) => Object.hasOwn(success, pin.group)))
+      if (
+        isStation(pin.station) &&
+        isGroup(pin.group) &&
+        !offered.some(({ success }) => Object.hasOwn(success, pin.group))
+      )
         problem(['pins', i], 'Nothing that is offered there can be played by the group.')
       if (!isGroup(pin.group)) problem(['pins', i, 'group'], `No group “${pin.group}”.`)
       if (!isStation(pin.station)) problem(['pins', i, 'station'], `No station “${pin.station}”.`)

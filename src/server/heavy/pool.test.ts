@@ -1,0 +1,77 @@
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { HeavyThread, Stopped } from './pool'
+
+/** A thread whose jobs tell what they were given, take for ever, fail, or end the thread. */
+const script = join(mkdtempSync(join(tmpdir(), 'islands-thread-')), 'worker.mjs')
+writeFileSync(
+  script,
+  `import { parentPort } from 'node:worker_threads'
+   parentPort.on('message', ({ name, input }) => {
+     if (name === 'endless') for (;;);
+     if (name === 'fails') return parentPort.postMessage({ error: 'it failed' })
+     if (name === 'ends') process.exit(1)
+     if (name === 'slow') { const until = Date.now() + input; while (Date.now() < until); }
+     parentPort.postMessage({ result: input })
+   })`,
+)
+type Jobs = Record<'tells' | 'slow' | 'endless' | 'fails' | 'ends', (input: number) => number>
+
+let thread: HeavyThread<Jobs>
+beforeEach(() => (thread = new HeavyThread<Jobs>(script)))
+afterEach(() => thread.close())
+
+const limitMs = 10_000
+const why = (work: Promise<unknown>) =>
+  work.then(
+    () => 'done',
+    (error: unknown) => (error instanceof Stopped ? error.why : (error as Error).message),
+  )
+
+test('one job at a time, the newest of those that wait first; this thread stays free meanwhile', async () => {
+  const order: number[] = []
+  const ask = (name: 'tells' | 'slow', input: number) =>
+    thread.run(name, input, { limitMs }).then((result) => order.push(result))
+  let ticks = 0
+  const timer = setInterval(() => ticks++, 5)
+  await Promise.all([ask('slow', 300), ask('tells', 1), ask('tells', 2), ask('tells', 3)])
+  clearInterval(timer)
+  expect(order).toEqual([300, 3, 2, 1])
+  expect(ticks).toBeGreaterThan(20)
+})
+
+test('what takes too long is stopped, and the next job has a new thread', async () => {
+  expect(await why(thread.run('endless', 0, { limitMs: 200 }))).toBe('too-long')
+  expect(await thread.run('tells', 7, { limitMs })).toBe(7)
+})
+
+test('what nobody wants any more is stopped, in hand or waiting', async () => {
+  const [inHand, waiting] = [new AbortController(), new AbortController()]
+  const endless = why(thread.run('endless', 0, { limitMs, signal: inHand.signal }))
+  const behind = why(thread.run('tells', 1, { limitMs, signal: waiting.signal }))
+  waiting.abort()
+  expect(await behind).toBe('cancelled')
+  inHand.abort()
+  expect(await endless).toBe('cancelled')
+  expect(await why(thread.run('tells', 1, { limitMs, signal: AbortSignal.abort() }))).toBe('cancelled')
+  expect(await thread.run('tells', 2, { limitMs })).toBe(2)
+})
+
+test('a job that fails is told; a thread that ends takes only its job with it', async () => {
+  expect(await why(thread.run('fails', 0, { limitMs }))).toBe('it failed')
+  const [ended, next] = [why(thread.run('ends', 0, { limitMs })), thread.run('tells', 5, { limitMs })]
+  expect(await ended).toBe('The thread for long work ended.')
+  expect(await next).toBe(5)
+})
+
+test('of too many that wait the oldest is let go', async () => {
+  const first = why(thread.run('slow', 100, { limitMs }))
+  const all = Array.from({ length: 14 }, (_, i) => why(thread.run('tells', i, { limitMs })))
+  expect(await Promise.all([first, ...all])).toEqual([
+    'done',
+    'cancelled',
+    'cancelled',
+    ...Array<string>(12).fill('done'),
+  ])
+})

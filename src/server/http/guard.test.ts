@@ -1,0 +1,198 @@
+import { createServer, request, type IncomingMessage, type Server } from 'node:http'
+import { connect, type AddressInfo } from 'node:net'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { guard } from './guard'
+import { Passcode } from './passcode'
+
+let server: Server
+let port: number
+let passcode: Passcode | null = null
+let reached: IncomingMessage[] = []
+let now = Date.now()
+/** The address from which requests seem to come. */
+let from: string | null = null
+const file = join(mkdtempSync(join(tmpdir(), 'islands-devices-')), 'devices.json')
+
+beforeAll(async () => {
+  server = createServer((incoming, response) => {
+    if (from) Object.defineProperty(incoming.socket, 'remoteAddress', { value: from, configurable: true })
+    void guard(incoming, response, { hosts: ['localhost', '127.0.0.1', '192.168.1.7'], passcode }).then(
+      (goesOn) => {
+        if (!goesOn) return
+        reached.push(incoming)
+        incoming.resume()
+        response.end('here')
+      },
+    )
+  })
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  port = (server.address() as AddressInfo).port
+})
+afterAll(() => server.close())
+beforeEach(() => {
+  reached = []
+  passcode = null
+  from = null
+})
+
+interface Asked {
+  path?: string
+  method?: string
+  headers?: Record<string, string>
+  body?: string
+}
+
+function ask({ path = '/', method = 'GET', headers = {}, body }: Asked) {
+  return new Promise<{ status: number; headers: IncomingMessage['headers']; body: string }>(
+    (resolve, reject) => {
+      const all = {
+        host: 'localhost',
+        ...(body === undefined ? {} : { 'content-length': String(Buffer.byteLength(body)) }),
+        ...headers,
+      }
+      const asked = request(
+        { host: '127.0.0.1', port, path, method, headers: all, agent: false },
+        (response) => {
+          let text = ''
+          response.on('data', (chunk) => (text += chunk))
+          response.on('end', () =>
+            resolve({ status: response.statusCode!, headers: response.headers, body: text }),
+          )
+          response.on('error', reject)
+        },
+      )
+      asked.on('error', reject)
+      asked.end(body)
+    },
+  )
+}
+const statusOf = async (asked: Asked) => (await ask(asked)).status
+
+test.each<[string, Asked, number]>([
+  ['its own name', { headers: { host: 'localhost:3200' } }, 200],
+  ['its address', { headers: { host: '192.168.1.7:3200' } }, 200],
+  ['a name that was made to point here', { headers: { host: 'rebound.example' } }, 421],
+  ['a name that only begins like it', { headers: { host: 'localhost.example' } }, 421],
+  ['no proper host', { headers: { host: 'local host' } }, 421],
+  ['an address that can’t be read', { path: '/c/%E0%A4%A/run' }, 400],
+  ['a NUL in the address', { path: '/c/%00/run' }, 400],
+  ['a change from this site', { method: 'POST', body: '{}', headers: { origin: 'http://localhost' } }, 200],
+  [
+    'a change from another site',
+    { method: 'POST', body: '{}', headers: { origin: 'http://other.example' } },
+    403,
+  ],
+  ['a change from nowhere', { method: 'POST', body: '{}', headers: { origin: 'null' } }, 403],
+  [
+    'a change the browser calls foreign',
+    { method: 'POST', body: '{}', headers: { 'sec-fetch-site': 'cross-site' } },
+    403,
+  ],
+  ['a change without a length', { method: 'POST', headers: { 'transfer-encoding': 'chunked' } }, 411],
+  ['a mark of five thousand bytes', { method: 'POST', path: '/c/x/marks', body: 'x'.repeat(5000) }, 413],
+  ['a class of five thousand bytes', { method: 'POST', path: '/new', body: 'x'.repeat(5000) }, 200],
+  ['a method that nobody needs', { method: 'DELETE' }, 405],
+])('%s: %j', async (_title, asked, status) => {
+  expect(await statusOf(asked)).toBe(status)
+  expect(reached).toHaveLength(status === 200 ? 1 : 0)
+})
+
+test('700 MB are refused by what they say of themselves, before any of them is read', async () => {
+  const before = process.memoryUsage().rss
+  const said = await new Promise<string>((resolve) => {
+    const socket = connect(port, '127.0.0.1')
+    let text = ''
+    socket.on('data', (chunk) => (text += chunk))
+    socket.on('close', () => resolve(text))
+    socket.on('error', () => undefined)
+    socket.write('POST /new HTTP/1.1\r\nhost: localhost\r\ncontent-length: 700000000\r\n\r\n')
+    const chunk = Buffer.alloc(1_000_000)
+    const more = setInterval(() => (socket.writable ? socket.write(chunk) : clearInterval(more)), 1)
+  })
+  expect(said).toMatch(/^HTTP\/1.1 413/)
+  expect(reached).toEqual([])
+  expect(process.memoryUsage().rss - before).toBeLessThan(100_000_000)
+})
+
+test('every answer has its headers, with a nonce that is new each time and handed to the pages', async () => {
+  const [first, second] = [await ask({}), await ask({ headers: { host: 'rebound.example' } })]
+  for (const { headers } of [first, second]) {
+    const policy = String(headers['content-security-policy'])
+    expect(policy).not.toMatch(/unsafe|https?:|\*/)
+    for (const part of [
+      "default-src 'self'",
+      "frame-ancestors 'none'",
+      "object-src 'none'",
+      "base-uri 'none'",
+    ])
+      expect(policy).toContain(part)
+    expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin' })
+    expect(headers['permissions-policy']).toContain('camera=()')
+  }
+  expect(first.headers['content-security-policy']).not.toBe(second.headers['content-security-policy'])
+  expect(reached[0].headers['content-security-policy']).toBe(first.headers['content-security-policy'])
+})
+
+describe('the passcode', () => {
+  const give = (code: string) =>
+    ask({
+      method: 'POST',
+      path: '/passcode',
+      body: `code=${encodeURIComponent(code)}`,
+      headers: { origin: 'http://localhost' },
+    })
+  const wrongOf = ({ code }: Passcode) => String((Number(code) + 1) % 1_000_000).padStart(6, '0')
+
+  beforeEach(() => {
+    now = Date.now()
+    passcode = new Passcode(file, () => now)
+    from = '192.168.1.50'
+  })
+
+  test('without it another device reads no page and stores no mark; this computer is not asked', async () => {
+    const { status, body } = await ask({ path: '/c/x/class' })
+    expect(status).toBe(401)
+    expect(body).toContain('Passcode')
+    expect(body).not.toContain('<script')
+    expect(await statusOf({ method: 'POST', path: '/c/x/marks', body: '{}' })).toBe(401)
+    expect(await statusOf({ path: '/_next/static/chunk.js' })).toBe(401)
+    expect(reached).toEqual([])
+    from = '127.0.0.1'
+    expect(await statusOf({})).toBe(200)
+  })
+
+  test('given once it lets a device in for two months, after a restart as well; kept is only a hash', async () => {
+    const { status, headers } = await give(` ${passcode!.code.slice(0, 3)} ${passcode!.code.slice(3)}`)
+    expect(status).toBe(303)
+    const cookie = String(headers['set-cookie'])
+    expect(cookie).toMatch(/HttpOnly; SameSite=Lax/)
+    const token = cookie.split(';')[0]
+    expect(readFileSync(file, 'utf8')).not.toContain(token.split('=')[1])
+    expect(await statusOf({ headers: { cookie: token } })).toBe(200)
+    passcode = new Passcode(file, () => now)
+    expect(await statusOf({ headers: { cookie: `other=1; ${token}` } })).toBe(200)
+    expect(await statusOf({ headers: { cookie: `${token}x` } })).toBe(401)
+    now += 61 * 86_400_000
+    expect(await statusOf({ headers: { cookie: token } })).toBe(401)
+  })
+
+  test('wrong ones are counted: five in a minute from one address, sixty in an hour from all', async () => {
+    for (let i = 0; i < 5; i++) expect((await give(wrongOf(passcode!))).status).toBe(403)
+    expect((await give(passcode!.code)).status).toBe(429)
+    from = '192.168.1.51'
+    expect((await give(wrongOf(passcode!))).status).toBe(403)
+    from = '192.168.1.50'
+    now += 61_000
+    expect((await give(passcode!.code)).status).toBe(303)
+    for (let i = 0; i < 60; i++) {
+      from = `192.168.2.${i}`
+      await give(wrongOf(passcode!))
+    }
+    from = '192.168.3.1'
+    expect((await give(passcode!.code)).status).toBe(429)
+    now += 3_601_000
+    expect((await give(passcode!.code)).status).toBe(303)
+  })
+})

@@ -1,0 +1,48 @@
+import { readdirSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { backupsIn, mostBackups, type BackupFile } from '@/data/backup/files'
+import { dataFolder } from '@/data/connection'
+import { sizes } from '@/data/queries/classes'
+import { pupilsOf } from '@/data/queries/pupils'
+import { classIdSchema, displayName } from '../classes'
+import { now, todayIn } from '../clock'
+import { readingClass } from '../use-case'
+import { ownBackupFolder } from './backups'
+
+export interface SettingsPage {
+  classroom: { name: string; timeZone: string }
+  children: { id: string; name: string }[]
+  backups: BackupFile[]
+  mostBackups: number
+  /** Where backups go, for whoever wants a copy elsewhere. */
+  folder: string
+  /** What is kept in all, and how large it is; null: on a database server. */
+  kept: { classes: number; children: number; marks: number; bytes: number | null }
+  today: string
+  now: string
+}
+
+/** What is kept, how large it is, when it was last backed up. */
+export const settingsPage = readingClass(classIdSchema, async (scope): Promise<SettingsPage> => {
+  const [pupils, kept] = await Promise.all([pupilsOf(scope), sizes(scope.db)])
+  return {
+    classroom: { name: scope.classroom.name, timeZone: scope.classroom.timeZone },
+    children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
+    backups: backupsIn(ownBackupFolder()),
+    mostBackups,
+    folder: ownBackupFolder(),
+    kept: { ...kept, bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
+    today: todayIn(scope.classroom.timeZone),
+    now: now().toISOString(),
+  }
+})
+
+function bytesIn(folder: string): number {
+  let sum = 0
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name)
+    // A file may go while the folder is counted.
+    sum += entry.isDirectory() ? bytesIn(path) : (statSync(path, { throwIfNoEntry: false })?.size ?? 0)
+  }
+  return sum
+}

@@ -1,0 +1,129 @@
+'use client'
+
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { Action } from '@/server/answer'
+import type { backUpNow, lookIntoBackup, restoreBackup } from '@/server/keeping/backups'
+import type { eraseChild } from '@/server/keeping/erase'
+import type { SettingsPage as Page } from '@/server/keeping/settings'
+import { Problems } from '../problems'
+import { useSaving } from '../sheets/use-saving'
+import { many } from '../words'
+import { BringBack } from './bring-back'
+import { ChildData } from './child-data'
+import { ImportClass } from './import-class'
+import { bytesInWords, momentInWords } from './keeping-in-words'
+
+interface Props {
+  classId: string
+  page: Page
+  backUp: Action<typeof backUpNow>
+  lookInto: Action<typeof lookIntoBackup>
+  restore: Action<typeof restoreBackup>
+  erase: Action<typeof eraseChild>
+}
+
+const reasons = {
+  daily: 'of the day',
+  migration: 'before an update',
+  import: 'before an import',
+  restore: 'before a backup came back',
+  erase: 'before an erasure',
+  'by-hand': 'made by hand',
+} as const
+
+/** What is kept, how large it is, when it was last backed up; what goes out, comes in and is erased. */
+export function SettingsPage({ classId, page, backUp, lookInto, restore, erase }: Props) {
+  const { problems, busy, save } = useSaving()
+  const [opened, setOpened] = useState<string | null>(null)
+  const { backups, kept, classroom, now } = page
+  const moment = (at: string) => momentInWords(at, now, classroom.timeZone)
+  const [newest] = backups
+  return (
+    <>
+      <div className="headline">
+        <div>
+          <h1>{newest ? `Backed up ${moment(newest.madeAt)}` : 'Not backed up yet'}</h1>
+          <p>
+            {many(kept.classes, 'class', 'classes')}, {many(kept.children, 'child', 'children')},{' '}
+            {kept.marks.toLocaleString('en-GB')} marks
+            {kept.bytes !== null && ` · ${bytesInWords(kept.bytes)} on this computer`}
+          </p>
+        </div>
+        <Button
+          disabled={busy}
+          onClick={() =>
+            save(
+              () => backUp({}),
+              () => undefined,
+            )
+          }
+        >
+          {busy ? 'Backing up …' : 'Back up now'}
+        </Button>
+      </div>
+      <Problems problems={problems} />
+      <div className="columns settings">
+        <section aria-labelledby="backups-title">
+          <h2 className="section" id="backups-title">
+            Backups
+          </h2>
+          <p className="small muted">
+            One a day, and one before anything large is changed. The newest {page.mostBackups} stay in{' '}
+            <code>{page.folder}</code>; copy that folder to another computer now and then.
+          </p>
+          {backups.length === 0 && <p className="muted">The first is made within the hour.</p>}
+          <ul className="rows">
+            {backups.map(({ name, madeAt, reason, bytes }) => (
+              <li key={name}>
+                <span className="grow">
+                  {moment(madeAt)} <span className="muted small">{reasons[reason]}</span>
+                </span>
+                <span className="small muted">{bytesInWords(bytes)}</span>
+                <Button
+                  variant="quiet"
+                  size="sm"
+                  aria-label={`Bring back the backup made ${moment(madeAt)}`}
+                  onClick={() => setOpened(name)}
+                >
+                  Bring back
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <div>
+          <section aria-labelledby="class-title">
+            <h2 className="section" id="class-title">
+              {classroom.name} as a document
+            </h2>
+            <p className="small muted">
+              Children, groups, plans and every mark, readable without Islands. It holds children’s names:
+              keep it as your school keeps such records.
+            </p>
+            <div className="button-row">
+              <a className="btn btn-quiet btn-sm" href={`/c/${classId}/export`} download>
+                Export the class
+              </a>
+              <ImportClass />
+            </div>
+          </section>
+          <ChildData classId={classId} childrenOfClass={page.children} erase={erase} />
+          <p className="caution">
+            Your school’s data-protection policy and the law where you are govern how long records are kept
+            and who may see them. At the end of the school year, export what has to stay and erase the rest.
+          </p>
+        </div>
+      </div>
+      {opened && (
+        <BringBack
+          name={opened}
+          made={moment(backups.find(({ name }) => name === opened)?.madeAt ?? now)}
+          lookInto={lookInto}
+          restore={restore}
+          onClose={() => setOpened(null)}
+        />
+      )}
+    </>
+  )
+}
