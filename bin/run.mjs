@@ -2,7 +2,8 @@
 // Plain JavaScript, because it runs before anything is installed.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
-import { browser, build, freePort, measures, packages, root, run, say } from './setup.mjs'
+import { startPostgres } from './postgres.mjs'
+import { browser, build, freePort, measures, packages, postgres, root, run, say } from './setup.mjs'
 
 const [command, ...rest] = process.argv.slice(2)
 const tsx = ['--import', 'tsx']
@@ -18,9 +19,10 @@ const commands = {
     await serve({ folder: process.env.ISLANDS_FOLDER ?? join(root, '.islands/data'), port: 3200 })
   },
 
-  test() {
+  async test() {
     packages()
     browser()
+    postgres()
     build()
     measures()
     const steps = [
@@ -36,6 +38,7 @@ const commands = {
       say(`${title} …`)
       run(program, args, { NODE_OPTIONS: '--experimental-vm-modules' })
     }
+    await onPostgres()
     say('all checks passed')
   },
 
@@ -66,6 +69,20 @@ const commands = {
     measures()
     run(process.execPath, [...tsx, 'bench/bench.ts', ...rest])
   },
+}
+
+/** The server's tests once more, on a PostgreSQL server. */
+async function onPostgres() {
+  say('the server’s tests on PostgreSQL …')
+  const server = await startPostgres()
+  try {
+    run('npx', ['jest', 'src/server', 'src/data', ...rest], {
+      NODE_OPTIONS: '--experimental-vm-modules',
+      ISLANDS_TEST_SERVER: server.url,
+    })
+  } finally {
+    server.end()
+  }
 }
 
 async function serve({ folder, port, before }) {

@@ -1,9 +1,20 @@
+import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { backupFolder } from '@/data/backup/files'
 import { besideData } from '@/data/server-database'
 import { serve } from '@/server/http/serve'
 
 /** Serves Islands: `serve.ts PORT [--lan]`. */
 const [port, ...flags] = process.argv.slice(2)
+
+// For trials: says on SIGUSR2 for how long this thread did nothing else at the most since it was asked last.
+if (process.env.ISLANDS_TRIAL) {
+  const delay = monitorEventLoopDelay({ resolution: 5 })
+  delay.enable()
+  process.on('SIGUSR2', () => {
+    process.stderr.write(`longest block ${(delay.max / 1e6).toFixed(1)} ms\n`)
+    delay.reset()
+  })
+}
 
 serve({
   port: Number(port),

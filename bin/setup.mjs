@@ -6,6 +6,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { isThere } from './postgres.mjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
@@ -69,7 +70,16 @@ export function packages() {
 /** Debian's Chromium with its driver, for the browser tests. */
 export function browser() {
   if (existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver')) return
-  say('installing Debian’s chromium and chromium-driver …')
+  fromDebian('chromium', 'chromium-driver')
+}
+
+/** Debian's PostgreSQL, for the tests on a database server. */
+export function postgres() {
+  if (!isThere()) fromDebian('postgresql')
+}
+
+function fromDebian(...names) {
+  say(`installing Debian’s ${names.join(' and ')} …`)
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = (...args) => {
     const [program, ...all] = [...sudo, 'apt-get', ...args]
@@ -80,8 +90,8 @@ export function browser() {
       }).status === 0
     )
   }
-  if (!apt('update', '-qq') || !apt('install', '-y', '-qq', 'chromium', 'chromium-driver')) {
-    say('could not install them; on Debian: apt-get install chromium chromium-driver')
+  if (!apt('update', '-qq') || !apt('install', '-y', '-qq', ...names)) {
+    say(`could not install them; on Debian: apt-get install ${names.join(' ')}`)
     process.exit(1)
   }
 }

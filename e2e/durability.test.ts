@@ -2,47 +2,8 @@ import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { openDatabase } from '../src/data/connection'
 import { observation } from '../src/data/schema'
-import { createClass } from '../src/server/classes'
-import { groupsPage, saveGroups } from '../src/server/groups/groups'
-import { planPage, savePlan } from '../src/server/plan/plan'
-import { closeThreads } from '../src/server/heavy/threads'
-import { runPage, tapClock } from '../src/server/run'
-import { currentViewer } from '../src/server/viewer'
+import { runningSession } from './support/school'
 import { freshFolder, startServer } from './support/server'
-
-/** A folder with a class whose session runs; returns its visits. */
-async function runningSession(folder: string) {
-  const shared = globalThis as { islandsDatabase?: unknown }
-  shared.islandsDatabase = openDatabase({ folder })
-  const viewer = currentViewer()
-  const classId = crypto.randomUUID()
-  const text = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya'].join('\n')
-  await createClass(viewer, {
-    classId,
-    name: 'Tern',
-    yearGroup: 'Year 1',
-    list: { text, columns: ['name'], hasHeader: false },
-  })
-  const {
-    groups,
-    fit: { levels },
-  } = await groupsPage(viewer, { classId })
-  const stored = groups.map(({ pennant, level, children }) => ({
-    pennant,
-    levelId: levels[level].id,
-    pupils: children,
-  }))
-  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: stored })
-  const { view } = await planPage(viewer, { classId })
-  const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
-  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
-  const page = await runPage(viewer, { classId })
-  await closeThreads()
-  await ((await shared.islandsDatabase) as { close(): Promise<void> }).close()
-  delete shared.islandsDatabase
-  return { classId, visits: page!.visits }
-}
 
 test('SIGKILL during a stream of marks loses none that was acknowledged, and a restart works at once', async () => {
   const folder = freshFolder()

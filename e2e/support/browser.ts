@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { Browser, Builder, By, Key, error, until, type WebElement } from 'selenium-webdriver'
+import { Browser, Builder, By, Key, error, logging, until, type WebElement } from 'selenium-webdriver'
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 import type { ChromiumWebDriver } from 'selenium-webdriver/chromium'
 
@@ -36,6 +36,9 @@ export class Person {
       `--window-size=${width},${height}`,
       `--user-data-dir=${mkdtempSync(join(tmpdir(), 'islands-chromium-'))}`,
     )
+    const logs = new logging.Preferences()
+    logs.setLevel(logging.Type.BROWSER, logging.Level.WARNING)
+    options.setLoggingPrefs(logs)
     const driver = (await new Builder()
       .forBrowser(Browser.CHROME)
       .setChromeOptions(options)
@@ -161,6 +164,11 @@ export class Person {
       'const done = arguments[arguments.length - 1]; axe.run().then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(" ")).join(" | ")}`)))',
     )) as string[]
     return found
+  }
+
+  /** What the browser complained of since it was asked last: scripts that fail, styles and files that are refused. */
+  async complaints(): Promise<string[]> {
+    return (await this.driver.manage().logs().get(logging.Type.BROWSER)).map(({ message }) => message)
   }
 
   async picture(file: string) {

@@ -35,8 +35,9 @@ export async function startServer(
   folder = freshFolder(),
   env: Record<string, string> = {},
   flags: readonly string[] = [],
+  wanted?: number,
 ): Promise<TestServer> {
-  const port = await freePort()
+  const port = wanted ?? (await freePort())
   const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), ...flags], {
     env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
   })

@@ -77,6 +77,8 @@ async function openServer(url: string, { migrations, beforeMigration }: Where): 
   })
   // A connection that breaks while nobody uses it is no reason to end: the pool makes another.
   pool.on('error', () => undefined)
+  // Nor is one that breaks in use: whoever uses it hears of it by the statement that fails.
+  pool.on('connect', (client) => client.on('error', () => undefined))
   try {
     const client = await pool.connect()
     try {

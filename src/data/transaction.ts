@@ -3,8 +3,11 @@ import type { Database, Transaction } from './connection'
 /** Times a transaction is tried again when it got in the way of another one. */
 const mostTries = 5
 
-/** What PostgreSQL says of two transactions that can't both be: of order, of a deadlock. */
-const collisions = ['40001', '40P01']
+/**
+ * What PostgreSQL says of two transactions that can't both be: of order, of a deadlock, of a key that another has
+ * just taken. Tried again the second one sees what the first has done.
+ */
+const collisions = ['40001', '40P01', '23505']
 
 /** PostgreSQL's code of an error, wherever the query builder put it. */
 export function sqlStateOf(error: unknown): string | undefined {

@@ -1,12 +1,18 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { sql } from 'drizzle-orm'
 import { strandOf, type StrandId } from '@/core/skills'
 import { openServerDatabase, serverDatabase } from '@/data/server-database'
-import { folderOfVersion6, keptByVersion6 } from '@/data/testing/older-version'
+import { backupsIn } from '@/data/backup/files'
+import { databaseOfItsOwn } from '@/data/testing/database'
+import { fillAsVersion6, keptByVersion6 } from '@/data/testing/older-version'
 import { classTable } from './classes'
 import { closeThreads } from './heavy/threads'
 import { planPage } from './plan/plan'
 import { childPage } from './progress'
 import { refreshEstimates } from './refresh'
+import { onServer } from './testing/school'
 import { currentViewer } from './viewer'
 
 const old = keptByVersion6()
@@ -14,7 +20,10 @@ const [{ id: classId }] = old.classroom as { id: string }[]
 const viewer = currentViewer()
 
 beforeAll(async () => {
-  process.env.ISLANDS_FOLDER = await folderOfVersion6()
+  process.env.ISLANDS_FOLDER = join(mkdtempSync(join(tmpdir(), 'islands-older-')), 'data')
+  process.env.ISLANDS_BACKUPS = `${process.env.ISLANDS_FOLDER}-backups`
+  if (onServer) process.env.DATABASE_URL = await databaseOfItsOwn()
+  await fillAsVersion6({ url: process.env.DATABASE_URL, folder: process.env.ISLANDS_FOLDER })
   process.env.ISLANDS_CLOCK = '2026-11-20T09:00:00Z'
   await openServerDatabase()
 }, 120_000)
@@ -116,6 +125,10 @@ test('what was played is summed up, and pages and the kept plan open as before',
   expect(rows).toHaveLength(old.pupil.length)
   const { records } = await childPage(viewer, { classId, pupilId: rows[2].id })
   expect(records.length).toBeGreaterThan(0)
+})
+
+test('what there was before the tables were changed is backed up', () => {
+  expect(backupsIn(process.env.ISLANDS_BACKUPS!).map(({ reason }) => reason)).toEqual(['migration'])
 })
 
 test('one new rung: an estimate of another ladder is worked out anew, no evidence moves', async () => {

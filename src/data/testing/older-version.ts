@@ -1,6 +1,4 @@
-import { mkdirSync, mkdtempSync, readFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { readFileSync } from 'node:fs'
 import { sql } from 'drizzle-orm'
 import { migrationsOf } from '../backup/upgrade'
 import { openDatabase } from '../connection'
@@ -11,11 +9,9 @@ type Rows = Record<string, Record<string, unknown>[]>
 export const keptByVersion6 = (): Rows =>
   JSON.parse(readFileSync('src/data/testing/version-6.json', 'utf8')) as Rows
 
-/** A data folder as version 6 left it. */
-export async function folderOfVersion6(): Promise<string> {
-  const folder = join(mkdtempSync(join(tmpdir(), 'islands-older-')), 'data')
-  mkdirSync(folder)
-  const { database, close } = await openDatabase({ folder, migrations: migrationsOf(7) })
+/** Fills a new database, in a folder or on a server, as version 6 left it. */
+export async function fillAsVersion6(where: { url?: string; folder: string }) {
+  const { database, close } = await openDatabase({ ...where, migrations: migrationsOf(7) })
   for (const [table, rows] of Object.entries(keptByVersion6()))
     for (const row of rows) {
       const whole = table === 'estimate' ? { ...row, density: '\\x0000000000000000' } : row
@@ -25,5 +21,4 @@ export async function folderOfVersion6(): Promise<string> {
       )
     }
   await close()
-  return folder
 }

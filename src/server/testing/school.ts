@@ -8,16 +8,23 @@ import { proposeGroups, saveGroups } from '../groups/groups'
 import { planPage, savePlan } from '../plan/plan'
 import { closeThreads } from '../heavy/threads'
 import { runPage, tapClock } from '../run'
-import { currentViewer, type Viewer } from '../viewer'
+import { ensureAdult } from '@/data/queries/classes'
+import { databaseOfItsOwn } from '@/data/testing/database'
+import { currentViewer, theTeacher, type Viewer } from '../viewer'
+
+/** The tests run on a PostgreSQL server, not on a folder. */
+export const onServer = process.env.ISLANDS_TEST_SERVER !== undefined
 
 /** A school of one's own for the tests of a file: an empty database, and the clock at a Tuesday morning. */
 export function openTestSchool() {
   beforeAll(async () => {
     const folder = join(mkdtempSync(join(tmpdir(), 'islands-server-')), 'data')
-    cpSync(process.env.ISLANDS_EMPTY_FOLDER!, folder, { recursive: true })
+    if (onServer) process.env.DATABASE_URL = await databaseOfItsOwn()
+    else cpSync(process.env.ISLANDS_EMPTY_FOLDER!, folder, { recursive: true })
     process.env.ISLANDS_FOLDER = folder
     process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
-    await openServerDatabase()
+    const { database } = await openServerDatabase()
+    await ensureAdult(database, theTeacher)
   }, 60_000)
   afterAll(async () => {
     await closeThreads()

@@ -1,11 +1,12 @@
-import type { QueueState } from './mark-queue'
 import { savedInWords } from './saved-in-words'
 
 const marks = (count: number) => Array.from({ length: count }, () => ({})) as never[]
-const said = (state: Partial<QueueState>) =>
-  savedInWords({ waiting: [], aside: [], volatile: false, offline: false, ...state })
+type State = Parameters<typeof savedInWords>[0]
+const said = (state: Partial<State>) =>
+  savedInWords({ waiting: [], aside: [], volatile: false, offline: false, recording: 0, ...state })
 
-test.each<[Partial<QueueState>, string]>([
+test.each<[Partial<State>, string]>([
+  [{ recording: 1 }, 'Saving 1 mark …'],
   [{}, 'All marks saved'],
   [{ waiting: marks(1) }, 'Saving 1 mark …'],
   [{ waiting: marks(4), offline: true }, '4 marks on this device only'],

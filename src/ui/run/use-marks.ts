@@ -22,6 +22,8 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
   const [tapped, setTapped] = useState<Tapped>(() => new Map())
   const [observer, setObserver] = useState<string | null>(null)
   const [state, setState] = useState<QueueState>(nothingWaiting)
+  /** Taps that are not even kept on the device yet. */
+  const [recording, setRecording] = useState(0)
   const [last, setLast] = useState<LastTap | null>(null)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const queue = useRef<MarkQueue>(null)
@@ -67,13 +69,17 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
     const key = keyOf(visitId, pupilId)
     const before = markOf(visitId, pupilId)
     setTapped((all) => new Map(all).set(key, { ...value, id: null }))
+    setRecording((count) => count + 1)
     // Its number is known once it is kept; a tap in between corrects the one before by child and visit.
-    void queue.current?.add({ visitId, pupilId }, value, before?.id ?? null).then(({ id }) =>
-      setTapped((all) => {
-        const now = all.get(key)
-        return now && sameValue(now, value) ? new Map(all).set(key, { ...value, id }) : all
-      }),
-    )
+    void queue.current
+      ?.add({ visitId, pupilId }, value, before?.id ?? null)
+      .then(({ id }) =>
+        setTapped((all) => {
+          const now = all.get(key)
+          return now && sameValue(now, value) ? new Map(all).set(key, { ...value, id }) : all
+        }),
+      )
+      .finally(() => setRecording((count) => count - 1))
     setLast({ visitId, pupilId, before: before ?? noValue })
     clearTimeout(timer.current)
     timer.current = setTimeout(() => setLast(null), 10_000)
@@ -84,6 +90,7 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
     /** What other devices saw of the child at the visit: counted beside this one's. */
     othersOf: (visitId: string, pupilId: string) => storedHere.others.get(keyOf(visitId, pupilId)) ?? [],
     ...state,
+    recording,
     last,
     retry: () => state.aside.forEach((one) => void queue.current?.retry(one)),
     letGo: () => state.aside.forEach((one) => void queue.current?.letGo(one)),

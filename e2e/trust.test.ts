@@ -1,0 +1,226 @@
+import { spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { backUpNow } from '../src/server/keeping/backups'
+import { childPage } from '../src/server/progress'
+import { runPage } from '../src/server/run'
+import { lanAddresses } from '../src/server/http/serve'
+import { currentViewer } from '../src/server/viewer'
+import { Person } from './support/browser'
+import { runningSession, withFolder } from './support/school'
+import { freshFolder, startServer, type TestServer } from './support/server'
+
+const viewer = currentViewer()
+let server: TestServer
+const people: Person[] = []
+const personAt = async (url: string, size?: { width: number; height: number }) => {
+  const person = await Person.at(url, size)
+  people.push(person)
+  return person
+}
+afterEach(async () => {
+  for (const person of people.splice(0)) await person.leave()
+  await server?.stop()
+})
+
+const saved = (person: Person) =>
+  person.waitFor(async () => (await person.text('.saved')) === 'All marks saved', 'all marks saved')
+
+test('two devices on one child: both marks stay, each corrects its own, nothing is lost or refused', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  const child = visits[0].children[0]
+  server = await startServer(folder)
+  const [laptop, tablet] = [
+    await personAt(server.url),
+    await personAt(server.url, { width: 820, height: 1180 }),
+  ]
+  for (const device of [laptop, tablet]) {
+    await device.goTo(`/c/${classId}/run`)
+    await device.button('Pause')
+  }
+  await laptop.press(`${child.name} on their own`)
+  await tablet.press(`${child.name} with help`)
+  // Both correct what they saw, at once and more than once.
+  await laptop.press(`${child.name} not yet`)
+  await tablet.press(`${child.name} on their own`)
+  await laptop.press(`${child.name} with help`)
+  await saved(laptop)
+  await saved(tablet)
+  // After a reload each device shows its own mark, and says what the other saw.
+  await laptop.goTo(`/c/${classId}/run`)
+  expect(await (await laptop.button(`${child.name} with help`)).getAttribute('aria-pressed')).toBe('true')
+  expect(await laptop.text('.station .child')).toContain('also: on their own')
+  // Taken back on one device, the other's stays.
+  await laptop.press(`${child.name} with help`)
+  await saved(laptop)
+  await server.stop()
+  await withFolder(folder, async () => {
+    const marks = (await runPage(viewer, { classId }))!.marks.filter(({ pupilId }) => pupilId === child.id)
+    expect(marks.map(({ judged }) => judged)).toEqual(['own'])
+    const { records } = await childPage(viewer, { classId, pupilId: child.id })
+    expect(records.map(({ judged }) => judged)).toEqual(['own'])
+  })
+})
+
+test('marks made while the server is away are told as such, survive a reload of the device and arrive once', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  const [one, other] = visits[0].children
+  server = await startServer(folder)
+  const { port } = new URL(server.url)
+  const person = await personAt(server.url)
+  await person.goTo(`/c/${classId}/run`)
+  await person.button('Pause')
+  await server.stop()
+  await person.press(`${one.name} on their own`)
+  await person.press(`${other.name} not yet`)
+  await person.waitFor(
+    async () => (await person.text('.saved')) === '2 marks on this device only',
+    'the marks to be told as on this device only',
+  )
+  server = await startServer(folder, {}, [], Number(port))
+  await person.goTo(`/c/${classId}/run`)
+  await saved(person)
+  await server.stop()
+  await withFolder(folder, async () => {
+    const marks = (await runPage(viewer, { classId }))!.marks
+    expect(marks.map(({ pupilId, judged }) => [pupilId, judged]).sort()).toEqual(
+      [
+        [one.id, 'own'],
+        [other.id, 'notYet'],
+      ].sort(),
+    )
+  })
+})
+
+test('--lan: another device gives the passcode once, over plain http, and its taps are saved', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  const child = visits[0].children[0]
+  server = await startServer(folder, { ISLANDS_BACKUPS: `${folder}-copies` }, ['--lan'])
+  const [address] = lanAddresses()
+  const { port } = new URL(server.url)
+  expect(server.output()).toContain(`http://${address}:${port}`)
+  const code = /passcode: (\d{3} \d{3})/.exec(server.output())![1]
+  const tablet = await personAt(`http://${address}:${port}`)
+  await tablet.goTo(`/c/${classId}/run`)
+  await tablet.sees(/asks once/)
+  expect(await tablet.driver.getPageSource()).not.toContain(child.name)
+  await tablet.enter('Passcode, six figures', '000 000' === code ? '000 001' : '000 000')
+  await tablet.press('Let this device in')
+  await tablet.waitFor(async () => (await tablet.text('.problem')).includes('not the passcode'), 'a refusal')
+  await tablet.enter('Passcode, six figures', code)
+  await tablet.press('Let this device in')
+  await tablet.sees(/Slot|station|minutes|sessions?/i)
+  await tablet.goTo(`/c/${classId}/run`)
+  expect(await tablet.driver.executeScript('return typeof crypto.randomUUID')).toBe('undefined')
+  await tablet.press(`${child.name} on their own`)
+  await saved(tablet)
+})
+
+test('every place keeps to its own security policy, and answers what is not there with 404', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  server = await startServer(folder)
+  const person = await personAt(server.url)
+  const places = [
+    '',
+    '/class',
+    '/groups',
+    '/games',
+    '/games/landfall',
+    '/plan',
+    '/run',
+    '/progress',
+    '/settings',
+  ]
+  for (const place of [...places, `/children/${visits[0].children[0].id}`]) {
+    await person.goTo(`/c/${classId}${place}`)
+    await person.heading()
+    expect([place, await person.complaints()]).toEqual([place, []])
+  }
+  const status = async (path: string, init?: RequestInit) => (await fetch(server.url + path, init)).status
+  for (const path of [
+    '/nowhere',
+    '/c/abc/run',
+    '/c/abc',
+    `/c/${classId}/children/x`,
+    `/c/${crypto.randomUUID()}/plan`,
+    `/c/${classId}/games/nothing`,
+  ])
+    expect([path, await status(path)]).toEqual([path, 404])
+  for (const path of [
+    `/c/${classId}/games?slot=5&slot=7&group=a`,
+    `/c/${classId}/class?strands=x&strands=y`,
+    `/c/${classId}/plan?add=a&add=b`,
+  ])
+    expect([path, await status(path)]).toEqual([path, 200])
+  const odd = { method: 'POST', headers: { 'content-type': 'application/json' } }
+  for (const [body, expected] of [
+    ['{', 400],
+    ['[]', 400],
+    ['null', 400],
+    ['{}', 422],
+    ['{"id":"\\u0000"}', 422],
+    ['x'.repeat(5000), 413],
+  ] as const)
+    expect([body.slice(0, 20), await status(`/c/${classId}/marks`, { ...odd, body })]).toEqual([
+      body.slice(0, 20),
+      expected,
+    ])
+})
+
+test('a damaged folder is refused with what to do; a backup brings everything back', async () => {
+  const folder = freshFolder()
+  process.env.ISLANDS_BACKUPS = `${folder}-copies`
+  const { classId } = await runningSession(folder)
+  const { name } = await withFolder(folder, () => backUpNow(viewer, {}))
+  writeFileSync(join(folder, 'global/pg_control'), Buffer.alloc(8192))
+  await expect(startServer(folder, { ISLANDS_BACKUPS: `${folder}-copies` })).rejects.toThrow(
+    /pg_control is empty.*changed nothing.*npm run restore.*The newest is/s,
+  )
+  const restore = spawn(process.execPath, ['bin/run.mjs', 'restore', join(`${folder}-copies`, name)], {
+    env: { ...process.env, ISLANDS_FOLDER: folder },
+    stdio: ['ignore', 'ignore', 'pipe'],
+  })
+  let said = ''
+  restore.stderr.on('data', (chunk) => (said += chunk))
+  const [code] = await once(restore, 'exit')
+  expect({ code, said }).toMatchObject({ code: 0, said: expect.stringContaining('kept as') as string })
+  server = await startServer(folder)
+  expect((await fetch(`${server.url}/c/${classId}/run`)).status).toBe(200)
+})
+
+test('asked to stop, the server finishes what it was asked before, and gives the folder back', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  server = await startServer(folder)
+  const marks = visits[0].children.map(({ id }) =>
+    fetch(`${server.url}/c/${classId}/marks`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        id: crypto.randomUUID(),
+        observer: crypto.randomUUID(),
+        visitId: visits[0].id,
+        pupilId: id,
+        judged: 'own',
+        madeAt: new Date().toISOString(),
+      }),
+    }).then(
+      (response) => response.status,
+      () => 0,
+    ),
+  )
+  await new Promise((resolve) => setTimeout(resolve, 30))
+  await server.stop()
+  expect(server.process.exitCode).toBe(0)
+  const answers = await Promise.all(marks)
+  await withFolder(folder, async () => {
+    const stored = (await runPage(viewer, { classId }))!.marks.length
+    expect(stored).toBeGreaterThanOrEqual(answers.filter((status) => status === 200).length)
+  })
+  rmSync(folder, { recursive: true })
+})

@@ -1,0 +1,146 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
+import { z } from 'zod'
+import { DatabaseAway } from '../src/data/away'
+import { tablesInOrder } from '../src/data/backup/dump'
+import { openServerDatabase } from '../src/data/server-database'
+import { addChildren, classTable, createClass, place, saveLinks } from '../src/server/classes'
+import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
+import { gameFit, groupsPage, proposeGroups, saveGroups } from '../src/server/groups/groups'
+import { harbourPage } from '../src/server/harbour'
+import { changeHouseStyle } from '../src/server/house-style'
+import { lookIntoBackup, restoreBackup } from '../src/server/keeping/backups'
+import { exportChild, exportClass, importClass } from '../src/server/keeping/documents'
+import { settingsPage } from '../src/server/keeping/settings'
+import { closeThreads } from '../src/server/heavy/threads'
+import { recordMark } from '../src/server/marks'
+import { countOnShelf, planPage, previewPlan, savePlan } from '../src/server/plan/plan'
+import { childPage, progressPage } from '../src/server/progress'
+import { markAbsent, runPage, tapClock } from '../src/server/run'
+import { NotHere, Refused, type UseCase } from '../src/server/use-case'
+import { currentViewer } from '../src/server/viewer'
+import { freshFolder } from '../e2e/support/server'
+import { say } from './support'
+
+const viewer = currentViewer()
+const pick = <T>(list: readonly T[]): T => list[Math.floor(Math.random() * list.length)]
+
+/** Things that should not be where something else is expected. */
+const odd: unknown[] = [
+  null, undefined, true, 0, -1, 1.5, NaN, Infinity, 1e308, '', ' ', 'x', '\u0000', '\ud800', 'a'.repeat(5000), '../../etc/passwd',
+  "'; drop table pupil; --", '0000-00-00', '2026-13-45', '-000001-01-01T00:00:00Z', '0000-01-01T00:00:00Z', [], {}, [[]],
+  { __proto__: null }, JSON.parse('{"__proto__":1}'), crypto.randomUUID(), Array(2000).fill(0), 'toString', 'constructor',
+] // prettier-ignore
+
+/** The input with one or more of its parts replaced, taken away or doubled. */
+function spoilt(value: unknown, chance: number): unknown {
+  if (Math.random() < chance) return pick(odd)
+  if (Array.isArray(value)) {
+    const list = value.map((one) => spoilt(one, chance))
+    return Math.random() < chance ? [...list, ...list] : list
+  }
+  if (typeof value !== 'object' || value === null) return value
+  const entries = Object.entries(value)
+    .filter(() => Math.random() > chance / 2)
+    .map(([key, inner]) => [key, spoilt(inner, chance)])
+  return Object.fromEntries(
+    Math.random() < chance ? [...entries, [pick(['x', 'constructor']), pick(odd)]] : entries,
+  )
+}
+
+/** Calls every use case with spoilt input: whatever is refused must change no byte of any table. */
+export async function fuzz(calls: number) {
+  const folder = freshFolder()
+  process.env.ISLANDS_FOLDER = folder
+  process.env.ISLANDS_BACKUPS = mkdtempSync(join(tmpdir(), 'islands-fuzz-'))
+  const { database, close } = await openServerDatabase()
+  const classId = crypto.randomUUID()
+  const list = { text: 'Ama\nBruno\nChidi\nDalia\nEmre\nFreya', columns: ['name' as const], hasHeader: false }
+  await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Year 1', list })
+  const made = await groupsPage(viewer, { classId })
+  const groups = made.groups.map(({ pennant, level, children }) => ({
+    pennant,
+    levelId: made.fit.levels[level].id,
+    pupils: children,
+  }))
+  await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
+  const { plan, groupingId } = (await planPage(viewer, { classId })).view!
+  const sessionId = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId, groupingId, plan })
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  const [visit] = (await runPage(viewer, { classId }))!.visits
+  const pupilId = visit.children[0].id
+  const document = await exportClass(viewer, { classId })
+
+  type Any = UseCase<never, unknown>
+  const cases: [string, Any, () => unknown][] = [
+    ['addChildren', addChildren as Any, () => ({ classId, list: { ...list, text: `New${Math.random()}` } })],
+    ['createClass', createClass as Any, () => ({ classId: crypto.randomUUID(), name: 'X', yearGroup: 'Year 2', list })],
+    ['place', place as Any, () => ({ classId, placements: [{ pupilId, strand: 'add', step: 'count-on-10', sureness: 'sure' }] })],
+    ['saveLinks', saveLinks as Any, () => ({ classId, links: [], adultNear: [pupilId] })],
+    ['classTable', classTable as Any, () => ({ classId, set: 'counting' })],
+    ['changeHouseStyle', changeHouseStyle as Any, () => ({ classId, style: { movingUp: { by: 'count', own: 8, of: 10, days: 2 } } })],
+    ['groupsPage', groupsPage as Any, () => ({ classId })],
+    ['gameFit', gameFit as Any, () => ({ classId, gameId: 'perch' })],
+    ['proposeGroups', proposeGroups as Any, () => ({ classId, gameId: 'landfall', count: 2, mode: 'mixed' })],
+    ['saveGroups', saveGroups as Any, () => ({ classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups, note: 'x' })],
+    ['gamesPage', gamesPage as Any, () => ({ classId, group: 0, slotMinutes: 12, to: 20 })],
+    ['gamePage', gamePage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2, params: { start: 0, goal: 12 } })],
+    ['stopWaiting', stopWaiting as Any, () => ({ classId, input: { game: 'landfall', players: 2 } })],
+    ['planPage', planPage as Any, () => ({ classId, add: 'perch' })],
+    ['previewPlan', previewPlan as Any, () => ({ classId, groupingId, plan })],
+    ['savePlan', savePlan as Any, () => ({ classId, sessionId: crypto.randomUUID(), groupingId, plan })],
+    ['countOnShelf', countOnShelf as Any, () => ({ classId, item: 'die', count: 4 })],
+    ['runPage', runPage as Any, () => ({ classId })],
+    ['tapClock', tapClock as Any, () => ({ classId, sessionId, tap: 'pause', slot: 0 })],
+    ['markAbsent', markAbsent as Any, () => ({ classId, sessionId, pupilId, absent: true })],
+    ['recordMark', recordMark as Any, () => ({ classId, id: crypto.randomUUID(), observer: crypto.randomUUID(), visitId: visit.id, pupilId, judged: 'own', madeAt: new Date().toISOString() })],
+    ['harbourPage', harbourPage as Any, () => ({ classId })],
+    ['progressPage', progressPage as Any, () => ({ classId, strand: 'add' })],
+    ['childPage', childPage as Any, () => ({ classId, pupilId })],
+    ['settingsPage', settingsPage as Any, () => ({ classId })],
+    ['exportClass', exportClass as Any, () => ({ classId })],
+    ['exportChild', exportChild as Any, () => ({ classId, pupilId })],
+    ['lookIntoBackup', lookIntoBackup as Any, () => ({ name: 'islands-2026-11-20T10-00-00-000Z-by-hand.json.gz' })],
+    ['restoreBackup', restoreBackup as Any, () => ({ name: 'islands-2026-11-20T10-00-00-000Z-by-hand.json.gz' })],
+    ['importClass', importClass as Any, () => ({ text: JSON.stringify(spoilt(document, 0.002)), mode: pick(['preview', 'merge']) })],
+  ] // prettier-ignore
+
+  // Every byte of every row of every table, in one number.
+  const tables = (await tablesInOrder(database)).map((table) => {
+    const name = sql.identifier(table)
+    return sql`select md5(coalesce(string_agg(t::text, '|' order by t::text), '')) as sum from ${name} t`
+  })
+  const everything = async () => {
+    const { rows } = await database.execute<{ sum: string }>(sql.join(tables, sql` union all `))
+    return rows.map(({ sum }) => sum).join()
+  }
+  let before = await everything()
+  const faults = new Map<string, string>()
+  let refused = 0
+  let taken = 0
+  let changedByRefusal = 0
+  for (let call = 0; call < calls; call++) {
+    const [name, useCase, input] = cases[call % cases.length]
+    const given = name === 'importClass' ? input() : spoilt(input(), pick([0.02, 0.1, 0.3]))
+    try {
+      await useCase(viewer, given as never)
+      taken++
+      before = await everything()
+    } catch (error) {
+      if (error instanceof z.ZodError || error instanceof Refused || error instanceof NotHere) refused++
+      else if (!(error instanceof DatabaseAway))
+        faults.set(`${name}: ${String(error)}`, JSON.stringify(given)?.slice(0, 300) ?? '')
+      const after = await everything()
+      if (after !== before) changedByRefusal++
+      before = after
+    }
+    if (call % 1000 === 999) say(`${call + 1} calls`)
+  }
+  await closeThreads()
+  await close()
+  for (const [fault, given] of faults) say(`fault: ${fault} at ${given}`)
+  return { calls, useCases: cases.length, taken, refused, faults: faults.size, changedByRefusal }
+}

@@ -1,0 +1,109 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { createServer } from 'node:net'
+import { once } from 'node:events'
+
+export const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+export const say = (line: string) => process.stderr.write(`trial: ${line}\n`)
+
+/** A share of sorted values: 0.99 is the value that 99 in 100 do not exceed. */
+export function quantile(values: readonly number[], q: number): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? NaN
+}
+
+export const rounded = (value: number, digits = 0) => Number(value.toFixed(digits))
+
+async function freePort(): Promise<number> {
+  const server = createServer()
+  server.listen(0, '127.0.0.1')
+  await once(server, 'listening')
+  const { port } = server.address() as { port: number }
+  server.close()
+  return port
+}
+
+export interface Served {
+  url: string
+  child: ChildProcess
+  log(): string
+  /** Longest time in ms for which the server's own thread did nothing else, since it was asked last. */
+  longestBlock(): Promise<number>
+  stop(signal?: NodeJS.Signals): Promise<void>
+}
+
+/** Starts the built server on a folder and waits until it answers; null if it ends instead. */
+export async function serveFolder(folder: string, env: Record<string, string> = {}): Promise<Served | null> {
+  const port = await freePort()
+  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port)], {
+    env: {
+      ...process.env,
+      ...env,
+      NODE_ENV: 'production',
+      ISLANDS_FOLDER: folder,
+      ISLANDS_BACKUPS: `${folder}-backups`,
+      ISLANDS_TRIAL: 'yes',
+    },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
+  let log = ''
+  child.stdout.on('data', (chunk) => (log += chunk))
+  child.stderr.on('data', (chunk) => (log += chunk))
+  const url = `http://127.0.0.1:${port}`
+  for (let attempt = 0; attempt < 600; attempt++) {
+    if (child.exitCode !== null || child.signalCode !== null) {
+      say(`the server ended: ${log}`)
+      return null
+    }
+    if (
+      await fetch(`${url}/new`).then(
+        () => true,
+        () => false,
+      )
+    )
+      break
+    await wait(50)
+  }
+  return {
+    url,
+    child,
+    log: () => log,
+    async longestBlock() {
+      const before = log.length
+      child.kill('SIGUSR2')
+      for (;;) {
+        const found = /longest block ([\d.]+) ms/.exec(log.slice(before))
+        if (found) return Number(found[1])
+        await wait(20)
+      }
+    },
+    async stop(signal = 'SIGTERM') {
+      if (child.exitCode !== null || child.signalCode !== null) return
+      const ended = once(child, 'exit')
+      child.kill(signal)
+      await ended
+    },
+  }
+}
+
+export async function postMark(url: string, classId: string, mark: object): Promise<boolean> {
+  try {
+    const response = await fetch(`${url}/c/${classId}/marks`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(mark),
+    })
+    return response.ok && ((await response.json()) as { ok: boolean }).ok
+  } catch {
+    return false
+  }
+}
+
+export const markFor = (visitId: string, pupilId: string, change: object = {}) => ({
+  id: crypto.randomUUID(),
+  observer: crypto.randomUUID(),
+  visitId,
+  pupilId,
+  judged: (['own', 'help', 'notYet'] as const)[Math.floor(Math.random() * 3)],
+  madeAt: new Date().toISOString(),
+  ...change,
+})
