@@ -43,6 +43,10 @@ async function main() {
       await person.press('Amara')
       await person.find('//h2[normalize-space(.)="What was seen"]')
     })
+    await take('settings', `${base}/settings`, async () => {
+      await person.press('Back up now')
+      await person.sees(/Backed up today/)
+    })
     await take('run', `${base}/run`, async () => {
       await person.press('Start session')
       await person.button('Pause')

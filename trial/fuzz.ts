@@ -123,10 +123,10 @@ export async function fuzz(calls: number) {
   let taken = 0
   let changedByRefusal = 0
   for (let call = 0; call < calls; call++) {
-    const [name, useCase, input] = cases[call % cases.length]
+    const [name, ask, input] = cases[call % cases.length]
     const given = name === 'importClass' ? input() : spoilt(input(), pick([0.02, 0.1, 0.3]))
     try {
-      await useCase(viewer, given as never)
+      await ask(viewer, given as never)
       taken++
       before = await everything()
     } catch (error) {

@@ -57,10 +57,7 @@ export const recordMark = changingClass(
 )
 
 /** Stores one record and brings the child's estimate up to date. @returns the record that stands now; null: none */
-export async function recordEvidence(
-  scope: ClassScope,
-  row: NewRecord,
-): Promise<{ standing: string | null }> {
+async function recordEvidence(scope: ClassScope, row: NewRecord): Promise<{ standing: string | null }> {
   await lockPupils(scope, [row.pupilId])
   const twin = await observationById(scope, row.id)
   if (twin) return answeredBefore(scope, twin, row)

@@ -27,7 +27,7 @@ export class Refused extends Error {
 }
 
 /** A fault of ours or of the database, told without what was in its hands: messages and logs hold no name of a child. */
-export class StoreFault extends Error {
+class StoreFault extends Error {
   constructor(state: string | undefined, constraint: unknown) {
     super(
       `The database refused a statement (${[state, constraint].filter(Boolean).join(', ') || 'no reason'}).`,

@@ -31,7 +31,7 @@ export const levelMeasureSchema = z.object({
 export type LevelMeasure = z.infer<typeof levelMeasureSchema>
 
 /** How a level is measured with sets of so many. */
-export const measuringInput = (game: AnyGame, params: unknown, players: number): AnalyseInput => ({
+const measuringInput = (game: AnyGame, params: unknown, players: number): AnalyseInput => ({
   game,
   params,
   players,

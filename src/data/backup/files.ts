@@ -19,7 +19,7 @@ import { z } from 'zod'
 import { documentSchema, type IslandsDocument } from './document'
 import { NotOurs } from './load'
 
-export const backupReasons = ['daily', 'migration', 'import', 'restore', 'erase', 'by-hand'] as const
+const backupReasons = ['daily', 'migration', 'import', 'restore', 'erase', 'by-hand'] as const
 export type BackupReason = (typeof backupReasons)[number]
 
 /** Backups kept; the oldest go first. */

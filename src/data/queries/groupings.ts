@@ -5,7 +5,7 @@ import { jsonList, jsonRow } from '../json-row'
 import { grouping, groupingGroup, groupMember } from '../schema'
 import type { ClassScope } from '../scope'
 
-export interface StoredGroup {
+interface StoredGroup {
   id: string
   pennant: number
   levelId: string

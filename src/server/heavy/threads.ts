@@ -19,7 +19,7 @@ function threads(): Threads {
 }
 
 export const planThread = () => threads().plans
-export const gameThread = () => threads().games
+const gameThread = () => threads().games
 
 export function warmThreads() {
   planThread().warm()

@@ -163,5 +163,3 @@ function isConstraint(error: unknown): boolean {
     if ('code' in at && typeof at.code === 'string' && /^2[23]/.test(at.code)) return true
   return false
 }
-
-export type ImportedTable = (typeof importOrder)[number]

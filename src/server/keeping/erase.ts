@@ -48,7 +48,7 @@ async function* inParts(document: IslandsDocument) {
 }
 
 /** The document without every row about a child; null: it held none. */
-export function withoutChild(document: IslandsDocument, pupilId: string): IslandsDocument | null {
+function withoutChild(document: IslandsDocument, pupilId: string): IslandsDocument | null {
   if (!(document.tables.pupil ?? []).some(({ id }) => id === pupilId)) return null
   const isAbout = (row: Row) => [row.pupil_id, row.pupil_a, row.pupil_b].includes(pupilId)
   const tables = Object.entries(document.tables).map(([table, rows]): [string, Row[]] => [

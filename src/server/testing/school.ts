@@ -68,7 +68,7 @@ export async function running(classId: string) {
   return { sessionId, page: (await runPage(viewer, { classId }))! }
 }
 
-export const device = crypto.randomUUID()
+const device = crypto.randomUUID()
 
 export const mark = (visitId: string, pupilId: string, change: object = {}) => ({
   id: crypto.randomUUID(),

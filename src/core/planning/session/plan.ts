@@ -9,7 +9,7 @@ export type StationMode = (typeof stationModes)[number]
 
 const mostSlots = 6
 const mostStations = 8
-export const mostGroupsPlanned = 20
+const mostGroupsPlanned = 20
 
 const stationSchema = z.object({
   id: z.uuid(),
