@@ -29,10 +29,7 @@ async function main() {
     const base = new URL(await person.driver.getCurrentUrl()).pathname
     await take('harbour', base)
     await take('class', `${base}/class`)
-    await take('groups', `${base}/groups`, async () => {
-      await person.press('Suggest moves')
-      await person.button('Accept')
-    })
+    await take('groups', `${base}/groups`)
     await take('games', `${base}/games?group=1&slot=12`)
     await take('game', `${base}/games/landfall?level=to-20-cards&slot=5&players=4`, async () => {
       await person.find('//*[contains(@class,"advice")]', 30_000)

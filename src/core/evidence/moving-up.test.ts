@@ -1,5 +1,6 @@
 import { markedStep } from './fit'
 import { movingUpSchema, suggest, type Standing } from './moving-up'
+import type { Judgement } from './observation'
 
 const standing = (change: Partial<Standing>): Standing => ({
   step: 1,
@@ -32,10 +33,16 @@ test('evidence at an easier step does not count for this one', () => {
   expect(suggest(standing({ seen }))).toMatchObject({ kind: 'another-look', days: 0 })
 })
 
-test('less than half right with 80 % certainty: an easier step', () => {
-  expect(suggest(standing({ secure: [0.5, 0.01, 0], struggling: [0.2, 0.85, 1] }))).toMatchObject({
-    kind: 'step-back',
-  })
+test('less than half right with 80 % certainty, and seen so: an easier step', () => {
+  const hard = { secure: [0.5, 0.01, 0], struggling: [0.2, 0.85, 1] }
+  const marks = (...judged: Judgement[]) => judged.map((one, i) => ({ day: i % 2, step: 1, judged: one }))
+  const kind = (seen: ReturnType<typeof marks>) => suggest(standing({ ...hard, seen })).kind
+  expect(kind(marks('own', 'notYet', 'help'))).toBe('step-back')
+  // The word is borne out by what stands beside it: not by two marks, one day, or a child right as often as not.
+  expect(kind(marks('notYet', 'notYet'))).toBe('stay')
+  expect(kind(marks('notYet', 'notYet', 'notYet').map((mark) => ({ ...mark, day: 1 })))).toBe('stay')
+  expect(kind(marks('own', 'own', 'own'))).toBe('stay')
+  expect(kind(marks('own', 'own', 'help', 'notYet'))).toBe('stay')
 })
 
 test('not seen for two weeks of school', () => {

@@ -42,6 +42,9 @@ export const usualCount: Count = { own: 8, of: 10, days: 2 }
 /** P(secure) at which the estimate speaks, and the days an adult must have seen it on. */
 export const estimateWanted = { secure: 0.8, days: 2 }
 
+/** Fewer marks than this at a step say too little to call it hard. */
+const enoughToSayHard = 3
+
 /** A suggestion with its reason; the interface words it, the teacher decides. */
 export type Suggestion =
   | { kind: 'ready'; own: number; of: number; days: number }
@@ -77,7 +80,9 @@ function byEstimate({ step, secure, struggling, seen }: Standing): Suggestion | 
     return days >= estimateWanted.days
       ? { kind: 'ready', ...said }
       : { kind: 'another-look', why: 'secure-but-one-day', days }
-  return here.length > 0 && struggling[step] >= estimateWanted.secure ? { kind: 'step-back', ...said } : null
+  // The word has to be borne out by the figures that stand beside it.
+  const seenToFail = here.length >= enoughToSayHard && days >= estimateWanted.days && own * 2 < here.length
+  return seenToFail && struggling[step] >= estimateWanted.secure ? { kind: 'step-back', ...said } : null
 }
 
 /** Enough of the latest alone; back where as many were not, on as many days. */

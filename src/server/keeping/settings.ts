@@ -1,5 +1,5 @@
 import { readdirSync, statSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, resolve } from 'node:path'
 import { backupsIn, mostBackups, type BackupFile } from '@/data/backup/files'
 import { dataFolder } from '@/data/connection'
 import { sizes } from '@/data/queries/classes'
@@ -30,7 +30,7 @@ export const settingsPage = readingClass(classIdSchema, async (scope): Promise<S
     children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
     backups: backupsIn(ownBackupFolder()),
     mostBackups,
-    folder: ownBackupFolder(),
+    folder: resolve(ownBackupFolder()),
     kept: { ...kept, bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
     today: todayIn(scope.classroom.timeZone),
     now: now().toISOString(),

@@ -32,6 +32,8 @@ const reasons = {
   'by-hand': 'made by hand',
 } as const
 
+const sentence = (words: string) => words[0].toUpperCase() + words.slice(1)
+
 /** What is kept, how large it is, when it was last backed up; what goes out, comes in and is erased. */
 export function SettingsPage({ classId, page, backUp, lookInto, restore, erase }: Props) {
   const { problems, busy, save } = useSaving()
@@ -77,7 +79,7 @@ export function SettingsPage({ classId, page, backUp, lookInto, restore, erase }
             {backups.map(({ name, madeAt, reason, bytes }) => (
               <li key={name}>
                 <span className="grow">
-                  {moment(madeAt)} <span className="muted small">{reasons[reason]}</span>
+                  {sentence(moment(madeAt))} <span className="muted small">{reasons[reason]}</span>
                 </span>
                 <span className="small muted">{bytesInWords(bytes)}</span>
                 <Button
