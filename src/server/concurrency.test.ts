@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { DatabaseAway } from '@/data/away'
-import { openServerDatabase, serverDatabase } from '@/data/server-database'
+import { closeServerDatabase, openServerDatabase, serverDatabase } from '@/data/server-database'
 import { addChildren, classTable, createClass, place } from './classes'
 import { groupsPage, saveGroups } from './groups/groups'
 import { recordMark } from './marks'
@@ -146,6 +146,17 @@ test('a database that breaks off: what was asked fails at once with a clear word
   expect(acknowledged.length).toBeGreaterThan(20)
   expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
 }, 60_000)
+
+test('a server that is away when Islands starts is found once it is there', async () => {
+  if (!onServer) return expect(process.env.DATABASE_URL).toBeUndefined()
+  const { DATABASE_URL: address } = process.env
+  await closeServerDatabase()
+  process.env.DATABASE_URL = 'postgres://islands@127.0.0.1:1/nothing'
+  await expect(serverDatabase()).rejects.toThrow(DatabaseAway)
+  await expect(newClass()).rejects.toThrow(DatabaseAway)
+  process.env.DATABASE_URL = address
+  expect((await classTable(viewer, { classId: await newClass() })).rows).toHaveLength(8)
+})
 
 test('what the database says of a refused statement holds no name', async () => {
   const classId = await newClass()

@@ -110,6 +110,15 @@ test.each([
   expect(readdirSync(folder, { recursive: true }).sort()).toEqual(before)
 })
 
+test('where no folder can be, that is said in words', () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'islands-folder-')), 'a-file')
+  writeFileSync(file, '')
+  for (const path of [file, join(file, 'data')]) {
+    expect(() => holdFolder(path)).toThrow(FolderDamaged)
+    expect(() => holdFolder(path)).toThrow('can’t be written to')
+  }
+})
+
 test('a folder with other things in it is never filled; an empty one, or one that is not there, is new', () => {
   const folder = join(mkdtempSync(join(tmpdir(), 'islands-folder-')), 'mine')
   const held = holdFolder(folder)

@@ -64,25 +64,39 @@ export interface HeldFolder {
  * @throws {FolderDamaged} where the folder holds something, but not a whole database
  */
 export function holdFolder(folder: string): HeldFolder {
+  try {
+    return hold(folder)
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException
+    if (code !== undefined && closed.includes(code))
+      throw new FolderDamaged(folder, `it can’t be written to (${code})`)
+    throw error
+  }
+}
+
+/** What the system says of a folder that can't be used: no right, read only, a file, no room. */
+const closed = ['EACCES', 'EPERM', 'EROFS', 'ENOTDIR', 'EEXIST', 'ENOSPC', 'ELOOP']
+
+function hold(folder: string): HeldFolder {
   mkdirSync(folder, { recursive: true })
   const path = realpathSync(folder)
   const held: number[] = []
   const letGo = () => held.splice(0).forEach((descriptor) => closeSync(descriptor))
   try {
-    const hold = (file: string, flags: string) => {
+    const lock = (file: string, flags: string) => {
       const descriptor = openSync(file, flags)
       held.push(descriptor)
       if (!tryLock(descriptor)) throw new FolderInUse(folder, holderOf(path))
     }
     // Versions before this one held a file beside the folder.
-    if (existsSync(`${path}.lock`)) hold(`${path}.lock`, 'r+')
-    hold(join(path, lockName), 'a+')
+    if (existsSync(`${path}.lock`)) lock(`${path}.lock`, 'r+')
+    lock(join(path, lockName), 'a+')
     const isNew = readdirSync(path).every((name) => ownFiles.includes(name))
     const version = join(path, 'PG_VERSION')
     if (!isNew) {
       const damage = damageOf(path)
       if (damage) throw new FolderDamaged(folder, damage)
-      hold(version, 'r+')
+      lock(version, 'r+')
     }
     const elsewhere = otherHost(path)
     if (elsewhere) throw new FolderInUse(folder, elsewhere)
@@ -92,7 +106,7 @@ export function holdFolder(folder: string): HeldFolder {
     return {
       path,
       isNew,
-      filled: () => hold(version, 'r+'),
+      filled: () => lock(version, 'r+'),
       release() {
         clearInterval(signs)
         rmSync(join(path, markerName), { force: true })

@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
 import { z } from 'zod'
 import { rowsOf } from '@/data/backup/document'
 import { dumpText } from '@/data/backup/dump'
@@ -90,7 +91,11 @@ export function backUpDaily() {
     try {
       const today = todayIn('UTC')
       const daily = backupsIn(ownBackupFolder()).find(({ reason }) => reason === 'daily')
-      if (daily?.madeAt.slice(0, 10) !== today) await backUp(await serverDatabase(), 'daily')
+      if (daily?.madeAt.slice(0, 10) === today) return
+      const database = await serverDatabase()
+      await backUp(database, 'daily')
+      // A database of one's own has nobody else to tidy up after it; without it plans of queries go stale.
+      if (!process.env.DATABASE_URL) await database.execute(sql`vacuum analyze`)
     } catch (error) {
       console.error(`The daily backup could not be made: ${(error as Error).message}`)
     }
