@@ -51,7 +51,7 @@ function spoilt(value: unknown, chance: number): unknown {
 }
 
 /** Calls every use case with spoilt input: whatever is refused must change no byte of any table. */
-export async function fuzz(calls: number) {
+export async function fuzz(calls: number, untilMs: number) {
   const folder = freshFolder()
   process.env.ISLANDS_FOLDER = folder
   process.env.ISLANDS_BACKUPS = mkdtempSync(join(tmpdir(), 'islands-fuzz-'))
@@ -118,11 +118,16 @@ export async function fuzz(calls: number) {
     return rows.map(({ sum }) => sum).join()
   }
   let before = await everything()
-  const faults = new Map<string, string>()
+  const faults = new Set<string>()
+  const told = (fault: string, given: unknown) => {
+    if (!faults.has(fault)) say(`fault: ${fault} at ${JSON.stringify(given)?.slice(0, 300)}`)
+    faults.add(fault)
+  }
   let refused = 0
   let taken = 0
   let changedByRefusal = 0
-  for (let call = 0; call < calls; call++) {
+  let call = 0
+  for (; call < calls && Date.now() < untilMs; call++) {
     const [name, ask, input] = cases[call % cases.length]
     const given = name === 'importClass' ? input() : spoilt(input(), pick([0.02, 0.1, 0.3]))
     try {
@@ -131,8 +136,7 @@ export async function fuzz(calls: number) {
       before = await everything()
     } catch (error) {
       if (error instanceof z.ZodError || error instanceof Refused || error instanceof NotHere) refused++
-      else if (!(error instanceof DatabaseAway))
-        faults.set(`${name}: ${String(error)}`, JSON.stringify(given)?.slice(0, 300) ?? '')
+      else if (!(error instanceof DatabaseAway)) told(`${name}: ${String(error)}`, given)
       const after = await everything()
       if (after !== before) changedByRefusal++
       before = after
@@ -141,6 +145,5 @@ export async function fuzz(calls: number) {
   }
   await closeThreads()
   await close()
-  for (const [fault, given] of faults) say(`fault: ${fault} at ${given}`)
-  return { calls, useCases: cases.length, taken, refused, faults: faults.size, changedByRefusal }
+  return { calls: call, useCases: cases.length, taken, refused, faults: faults.size, changedByRefusal }
 }

@@ -16,13 +16,12 @@ import {
   clearBand,
   densityOf,
   estimateOf,
-  historyOf,
   placementOf,
   saveBand,
   saveEstimates,
   type EstimateWithDensity,
-  type ObservationRow,
-} from '@/data/queries/evidence'
+} from '@/data/queries/estimates'
+import { historyOf, type ObservationRow } from '@/data/queries/observations'
 import { savePlacements, yearGroupOf, type EstimateRow, type PlacementRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 import { planThread } from './heavy/threads'

@@ -11,7 +11,7 @@ import {
   observationById,
   observationExists,
   type ObservationRow,
-} from '@/data/queries/evidence'
+} from '@/data/queries/observations'
 import { groupMembership } from '@/data/queries/groupings'
 import { allInClass } from '@/data/queries/pupils'
 import { visitOf } from '@/data/queries/sessions'

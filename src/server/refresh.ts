@@ -1,6 +1,7 @@
 import { strandIds } from '@/core/skills'
 import type { Database } from '@/data/connection'
-import { estimatesToRefresh, lockPupils, placementOf } from '@/data/queries/evidence'
+import { estimatesToRefresh, placementOf } from '@/data/queries/estimates'
+import { lockPupils } from '@/data/queries/observations'
 import { upkeepScope } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
 import { ladderOf, rebuildEstimate } from './estimates'

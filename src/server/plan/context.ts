@@ -3,7 +3,7 @@ import type { PlanContext, PlannedGrouping, Room } from '@/core/planning/session
 import { latelyDays } from '@/core/planning/session/past'
 import type { Plan, PlacedPlan } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
-import { marksSince } from '@/data/queries/evidence'
+import { marksSince } from '@/data/queries/observations'
 import type { StoredGrouping } from '@/data/queries/groupings'
 import { playedIn, seatedSince } from '@/data/queries/held'
 import type { StoredSession } from '@/data/queries/sessions'

@@ -1,0 +1,178 @@
+import { and, asc, eq, sql } from 'drizzle-orm'
+import type { StrandId } from '@/core/skills'
+import type { Database } from '../connection'
+import { estimate, estimateDay, placement } from '../schema'
+import type { ClassScope } from '../scope'
+
+export type EstimateWithDensity = Omit<typeof estimate.$inferSelect, 'classId'>
+
+/** What is believed of a child on a strand, in full; undefined where it was never placed. */
+export function densityOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+  return db
+    .select({ day: estimate.day, density: estimate.density })
+    .from(estimate)
+    .where(and(eq(estimate.classId, classId), eq(estimate.pupilId, pupilId), eq(estimate.strand, strand)))
+    .then(([row]) => row)
+}
+
+/** The child's estimate on a strand, in full. */
+export function estimateOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+  return db
+    .select()
+    .from(estimate)
+    .where(and(eq(estimate.classId, classId), eq(estimate.pupilId, pupilId), eq(estimate.strand, strand)))
+    .then(([row]) => row as EstimateWithDensity | undefined)
+}
+
+/** Estimates that are missing, or worked out on another ladder than those of now; by class. */
+export async function estimatesToRefresh(
+  db: Database,
+  ladders: readonly { strand: StrandId; ladder: string }[],
+): Promise<{ classId: string; pupilId: string; strand: StrandId }[]> {
+  const current = sql.join(
+    ladders.map(({ strand, ladder }) => sql`(${strand}::text, ${ladder}::text)`),
+    sql`, `,
+  )
+  return db
+    .select({ classId: placement.classId, pupilId: placement.pupilId, strand: placement.strand })
+    .from(placement)
+    .leftJoin(estimate, and(eq(estimate.pupilId, placement.pupilId), eq(estimate.strand, placement.strand)))
+    .where(sql`${estimate.ladder} is null or (${estimate.strand}, ${estimate.ladder}) not in (${current})`)
+    .orderBy(asc(placement.classId))
+}
+
+export async function saveEstimates({ db, classId }: ClassScope, rows: EstimateWithDensity[]) {
+  if (rows.length === 0) return
+  await db
+    .insert(estimate)
+    .values(rows.map((row) => ({ ...row, classId })))
+    .onConflictDoUpdate({
+      target: [estimate.pupilId, estimate.strand],
+      set: {
+        ladder: sql`excluded.ladder`,
+        day: sql`excluded.day`,
+        mean: sql`excluded.mean`,
+        sd: sql`excluded.sd`,
+        p10: sql`excluded.p10`,
+        p50: sql`excluded.p50`,
+        p90: sql`excluded.p90`,
+        secure: sql`excluded.secure`,
+        struggling: sql`excluded.struggling`,
+        rightAlone: sql`excluded.right_alone`,
+        workingStep: sql`excluded.working_step`,
+        observations: sql`excluded.observations`,
+        density: sql`excluded.density`,
+        morningDay: sql`excluded.morning_day`,
+        morning: sql`excluded.morning`,
+      },
+    })
+}
+
+export interface BandPoint {
+  pupilId: string
+  strand: StrandId
+  day: string
+  p10: number
+  p50: number
+  p90: number
+}
+
+export async function saveBand({ db, classId }: ClassScope, points: BandPoint[]) {
+  if (points.length === 0) return
+  await db
+    .insert(estimateDay)
+    .values(
+      points.map(({ pupilId, strand, day, p10, p50, p90 }) => ({
+        classId,
+        pupilId,
+        strand,
+        day,
+        p10,
+        p50,
+        p90,
+      })),
+    )
+    .onConflictDoUpdate({
+      target: [estimateDay.pupilId, estimateDay.strand, estimateDay.day],
+      set: { p10: sql`excluded.p10`, p50: sql`excluded.p50`, p90: sql`excluded.p90` },
+    })
+}
+
+/** Forgets the band of a child on a strand, or one day of it. */
+export async function clearBand(
+  { db, classId }: ClassScope,
+  pupilId: string,
+  strand: StrandId,
+  day?: string,
+) {
+  await db
+    .delete(estimateDay)
+    .where(
+      and(
+        eq(estimateDay.classId, classId),
+        eq(estimateDay.pupilId, pupilId),
+        eq(estimateDay.strand, strand),
+        day === undefined ? undefined : eq(estimateDay.day, day),
+      ),
+    )
+}
+
+/** Points of a band as they can be told apart in a chart: of the days before, the last of each week. */
+const pointsADay = 20
+
+/** Bands over time of the class, or of one child; each band oldest first, its latest days one by one. */
+export function bandsOf(
+  { db, classId }: ClassScope,
+  { strand, pupilId }: { strand?: StrandId; pupilId?: string },
+): Promise<BandPoint[]> {
+  const { day, p10, p50, p90 } = estimateDay
+  const ranked = db
+    .select({
+      pupilId: estimateDay.pupilId,
+      strand: estimateDay.strand,
+      day,
+      p10,
+      p50,
+      p90,
+      ago: sql<number>`row_number() over (partition by ${estimateDay.pupilId}, ${estimateDay.strand} order by ${day} desc)`.as(
+        'ago',
+      ),
+      ofWeek:
+        sql<number>`row_number() over (partition by ${estimateDay.pupilId}, ${estimateDay.strand}, date_trunc('week', ${day}) order by ${day} desc)`.as(
+          'of_week',
+        ),
+    })
+    .from(estimateDay)
+    .where(
+      and(
+        eq(estimateDay.classId, classId),
+        strand ? eq(estimateDay.strand, strand) : undefined,
+        pupilId ? eq(estimateDay.pupilId, pupilId) : undefined,
+      ),
+    )
+    .as('ranked')
+  return db
+    .select({
+      pupilId: ranked.pupilId,
+      strand: ranked.strand,
+      days: sql<
+        [string, number, number, number][]
+      >`json_agg(json_build_array(${ranked.day}, ${ranked.p10}, ${ranked.p50}, ${ranked.p90}) order by ${ranked.day})`,
+    })
+    .from(ranked)
+    .where(sql`${ranked.ago} <= ${pointsADay} or ${ranked.ofWeek} = 1`)
+    .groupBy(ranked.pupilId, ranked.strand)
+    .then((rows) =>
+      rows.flatMap(({ pupilId, strand, days }) =>
+        days.map(([day, p10, p50, p90]) => ({ pupilId, strand, day, p10, p50, p90 })),
+      ),
+    )
+}
+
+export function placementOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+  return db
+    .select()
+    .from(placement)
+    .where(and(eq(placement.classId, classId), eq(placement.pupilId, pupilId), eq(placement.strand, strand)))
+    .then(([row]) => row as typeof placement.$inferSelect | undefined)
+}
