@@ -99,14 +99,14 @@ async function makeClass(database: Database, number: number, days: readonly stri
         where v.session_id = ${sessionId}`)
       await tx.execute(sql`insert into observation
         (id, class_id, pupil_id, adult_id, observer, strand, step, judged, weight, school_day, chain, standing, made_at)
-        select m.id, ${classId}, p.id, ${viewer.adultId}, ${viewer.adultId}, 'add',
+        select m.id, ${classId}::uuid, p.id, ${viewer.adultId}::uuid, ${viewer.adultId}::uuid, 'add',
           (array[${sql.join(
             steps.map((step) => sql`${step}::text`),
             sql`, `,
-          )}])[1 + floor(random() * ${steps.length})::int],
-          (array['own', 'own', 'help', 'notYet'])[1 + floor(random() * 4)::int], 1, ${day}, m.id, true,
+          )}])[1 + floor(random() * ${steps.length}::int)::int],
+          (array['own', 'own', 'help', 'notYet'])[1 + floor(random() * 4)::int], 1, ${day}::date, m.id, true,
           ${day}::date + time '10:20' + k * interval '1 minute'
-        from pupil p, generate_series(1, ${marksADay}) k, lateral (select gen_random_uuid() as id, p.id as pupil, k) m
+        from pupil p, generate_series(1, ${marksADay}::int) k, lateral (select gen_random_uuid() as id, p.id as pupil, k as number) m
         where p.class_id = ${classId}`)
     }
     await tx.execute(sql`insert into played (class_id, pupil_id, game_id, mode, day)

@@ -50,25 +50,29 @@ export function likelihood(
   observation: Observation,
   difficulties: readonly number[],
 ): (theta: number) => number {
-  const difficulty = difficulties[observation.step]
+  const plain = unweighted(observation, difficulties[observation.step])
   const { weight } = observation
+  return weight === 1 ? plain : (theta) => plain(theta) ** weight
+}
+
+function unweighted(observation: Observation, difficulty: number): (theta: number) => number {
   if ('judged' in observation) {
     const own = (theta: number) => logistic(theta - difficulty)
     const ownOrHelp = (theta: number) => logistic(theta - difficulty + helpShift)
     switch (observation.judged) {
       case 'own':
-        return (theta) => own(theta) ** weight
+        return own
       case 'help':
-        return (theta) => (ownOrHelp(theta) - own(theta)) ** weight
+        return (theta) => ownOrHelp(theta) - own(theta)
       case 'notYet':
         // 1 − σ(x) as σ(−x): no digits are lost for able children.
-        return (theta) => logistic(difficulty - helpShift - theta) ** weight
+        return (theta) => logistic(difficulty - helpShift - theta)
     }
   }
   const { right, of, guess } = observation
   return (theta) => {
     const p = rightAlone(theta, difficulty, guess)
     const wrong = (1 - guess) * logistic(difficulty - theta)
-    return (p ** right * wrong ** (of - right)) ** weight
+    return p ** right * wrong ** (of - right)
   }
 }

@@ -196,7 +196,7 @@ export function PlanEditor({
       <Problems problems={problems} />
       {problems.length > 0 && (
         <Button variant="quiet" size="sm" disabled={busy} onClick={() => look(latest.current)}>
-          Look again with the groups of now
+          Look again
         </Button>
       )}
       <PlanTimes
