@@ -71,7 +71,8 @@ async function openServer(url: string, { migrations, beforeMigration }: Where): 
   const pool = new pg.Pool({
     connectionString: url,
     max: 10,
-    connectionTimeoutMillis: 3_000,
+    // Also the longest wait for a connection that others hold: under load that is no sign of a server that is away.
+    connectionTimeoutMillis: 20_000,
     keepAlive: true,
     statement_timeout: 60_000,
   })

@@ -30,7 +30,7 @@ test('placements beside marks: the estimate counts as many records as are stored
   const [visit] = page.visits
   const [{ id: pupilId }] = visit.children
   const steps = ['take-away-5', 'count-on-10', 'count-on-20']
-  const results = await many<unknown>(60, (i) =>
+  const results = await many<unknown>(36, (i) =>
     i % 6 === 5
       ? place(viewer, {
           classId,
@@ -39,12 +39,12 @@ test('placements beside marks: the estimate counts as many records as are stored
       : recordMark(viewer, { classId, ...mark(visit.id, pupilId, { observer: crypto.randomUUID() }) }),
   )
   expect(failures(results)).toEqual([])
-  expect(await rowsOf(`observation where pupil_id = '${pupilId}' and standing`)).toBe(50)
+  expect(await rowsOf(`observation where pupil_id = '${pupilId}' and standing`)).toBe(30)
   const db = await serverDatabase()
   const { rows } = await db.execute<{ n: number }>(
     sql`select sum(observations)::int as n from estimate where pupil_id = ${pupilId}`,
   )
-  expect(rows[0].n).toBe(50)
+  expect(rows[0].n).toBe(30)
 })
 
 test('groups saved by many at once: each is a version of its own, none fails', async () => {

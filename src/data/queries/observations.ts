@@ -135,7 +135,8 @@ const mostSeen = 20
 
 /**
  * The latest judgements an adult made of each child on the strand named for it; those of a child oldest first.
- * However long the year, it reads as many rows as there are children times `mostSeen`.
+ * However long the year, it reads as many rows as there are children times `mostSeen`: the class is asked for
+ * through the child, so that one index gives the rows in their order.
  */
 export async function seenLately(
   { db, classId }: ClassScope,
@@ -148,13 +149,13 @@ export async function seenLately(
   )
   const { pupilId, strand, schoolDay, madeAt, step, judged, weight } = observation
   const { rows } = await db.execute<{ pupil: string; seen: [string, SeenRow['judged'], string][] }>(sql`
-    select wanted.pupil, seen.list as seen from (values ${pairs}) as wanted (pupil, strand),
+    select wanted.pupil, seen.list as seen from (values ${pairs}) as wanted (pupil, strand)
+      join ${pupil} on ${pupil.id} = wanted.pupil and ${pupil.classId} = ${classId},
       lateral (
         select coalesce(json_agg(json_build_array(step, judged, school_day) order by school_day, made_at), '[]'::json) as list
         from (
           select ${step}, ${judged}, ${schoolDay}, ${madeAt} from ${observation}
-          where ${pupilId} = wanted.pupil and ${strand} = wanted.strand and ${observation.classId} = ${classId}
-            and ${observation.standing} and ${judged} is not null and ${weight} = 1
+          where ${pupilId} = wanted.pupil and ${strand} = wanted.strand and ${observation.standing} and ${judged} is not null and ${weight} = 1
           order by ${schoolDay} desc, ${madeAt} desc limit ${mostSeen}
         ) latest
       ) seen`)
