@@ -1,3 +1,4 @@
+import { causes } from './away'
 import type { Database, Transaction } from './connection'
 
 /** Times a transaction is tried again when it got in the way of another one. */
@@ -11,8 +12,8 @@ const collisions = ['40001', '40P01', '23505']
 
 /** PostgreSQL's code of an error, wherever the query builder put it. */
 export function sqlStateOf(error: unknown): string | undefined {
-  for (let at = error; at instanceof Error; at = at.cause)
-    if ('code' in at && typeof at.code === 'string' && /^[0-9A-Z]{5}$/.test(at.code)) return at.code
+  for (const { code } of causes(error))
+    if (typeof code === 'string' && /^[0-9A-Z]{5}$/.test(code)) return code
   return undefined
 }
 

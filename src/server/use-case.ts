@@ -28,10 +28,10 @@ export class Refused extends Error {
 
 /** A fault of ours or of the database, told without what was in its hands: messages and logs hold no name of a child. */
 class StoreFault extends Error {
-  constructor(state: string | undefined, constraint: unknown) {
-    super(
-      `The database refused a statement (${[state, constraint].filter(Boolean).join(', ') || 'no reason'}).`,
-    )
+  constructor(cause: unknown) {
+    const { constraint, name } = (cause ?? {}) as { constraint?: unknown; name?: unknown }
+    const told = [sqlStateOf(cause), constraint].filter(Boolean).join(', ')
+    super(`The database refused a statement (${told || `no code, ${String(name)}`}).`)
     this.name = 'StoreFault'
   }
 }
@@ -43,8 +43,7 @@ export async function discreetly<T>(work: () => Promise<T>): Promise<T> {
   } catch (error) {
     if (isAway(error)) throw new DatabaseAway()
     if (!(error instanceof DrizzleQueryError)) throw error
-    const { cause } = error as { cause?: unknown }
-    throw new StoreFault(sqlStateOf(error), (cause as { constraint?: unknown } | undefined)?.constraint)
+    throw new StoreFault(error.cause)
   }
 }
 
