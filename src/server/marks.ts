@@ -3,17 +3,12 @@ import { markedStep } from '@/core/evidence/fit'
 import { believedMoment, lastMade, markSchema, sameValue, saysSomething } from '@/core/evidence/mark'
 import type { StepPlace, StrandId } from '@/core/skills'
 import {
-  chainAt,
-  chainOf,
   insertObservation,
-  letStand,
   lockPupils,
-  observationById,
-  observationExists,
+  recordsMet,
+  setAside,
   type ObservationRow,
 } from '@/data/queries/observations'
-import { groupMembership } from '@/data/queries/groupings'
-import { allInClass } from '@/data/queries/pupils'
 import { visitOf } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { now, startOfDayIn, todayIn } from './clock'
@@ -36,12 +31,11 @@ type NewRecord = Omit<ObservationRow, 'classId' | 'storedAt' | 'chain' | 'standi
 export const recordMark = changingClass(
   z.intersection(z.object({ classId: z.uuid() }), markSchema),
   async (scope, { classId: _classId, ...mark }) => {
-    const found = await visitOf(scope, mark.visitId)
-    if (!found || !(await allInClass(scope, [mark.pupilId]))) throw new NotHere()
-    const { visit, session, gameId, strand } = found
+    const found = await visitOf(scope, mark.visitId, mark.pupilId)
+    if (!found || !(await lockPupils(scope, [mark.pupilId]))) throw new NotHere()
+    const { visit, session, gameId, strand, isThere } = found
     if (session.state === 'planned') throw new Refused('The session has not begun.')
-    if (!(await groupMembership(scope, visit.groupId, mark.pupilId)))
-      throw new Refused('The child was not at this station in this slot.')
+    if (!isThere) throw new Refused('The child was not at this station in this slot.')
     const receivedAt = now()
     const begunAt = session.begunAt ?? startOfDayIn(scope.classroom.timeZone, session.day)
     const madeAt = believedMoment(new Date(mark.madeAt), begunAt, receivedAt)
@@ -56,33 +50,42 @@ export const recordMark = changingClass(
   },
 )
 
-/** Stores one record and brings the child's estimate up to date. @returns the record that stands now; null: none */
+/**
+ * Stores one record of a child that is locked, and brings the child's estimate up to date.
+ * @returns the record that stands now; null: none
+ */
 async function recordEvidence(scope: ClassScope, row: NewRecord): Promise<{ standing: string | null }> {
-  await lockPupils(scope, [row.pupilId])
-  const twin = await observationById(scope, row.id)
-  if (twin) return answeredBefore(scope, twin, row)
-  if (await observationExists(scope, row.id)) throw new NotHere()
-  const chain = await chainFor(scope, row)
+  const met = await recordsMet(scope, row)
+  const twin = met.find(({ id }) => id === row.id)
+  if (twin) return answeredBefore(scope, met, twin, row)
+  const chain = chainFor(met, row)
   if (chain === row.id && !saysSomething(row)) throw new Refused('There is no mark to take back.')
 
-  const before = (await chainOf(scope, chain)).find(({ standing }) => standing) ?? null
-  await insertObservation(scope, { ...row, chain })
-  const last = lastMade(await chainOf(scope, chain))
+  const before = met.find((one) => one.chain === chain && one.standing) ?? null
+  const arrived = { ...row, classId: scope.classId, chain, storedAt: new Date(), standing: false }
+  const last = lastMade([...met.filter((one) => one.chain === chain), arrived])
   const after = saysSomething(last) ? last : null
-  await letStand(scope, chain, after?.id ?? null)
+  if (before && before.id !== after?.id) await setAside(scope, before.id)
+  await insertObservation(scope, { ...arrived, standing: after?.id === row.id })
   if (before?.id !== after?.id) await bringUpToDate(scope, before, after)
   return { standing: after?.id ?? null }
 }
 
 /** A mark that comes a second time, because its answer was lost: done already. Another one with its number is refused. */
-async function answeredBefore(scope: ClassScope, twin: ObservationRow, row: NewRecord) {
+function answeredBefore(
+  scope: ClassScope,
+  met: readonly ObservationRow[],
+  twin: ObservationRow,
+  row: NewRecord,
+) {
+  if (twin.classId !== scope.classId) throw new NotHere()
   const same =
     twin.pupilId === row.pupilId &&
     twin.visitId === row.visitId &&
     twin.observer === row.observer &&
     sameValue(twin, row)
   if (!same) throw new Refused('Another mark has this number already; this one was not stored.')
-  const standing = (await chainOf(scope, twin.chain)).find((one) => one.standing)
+  const standing = met.find((one) => one.chain === twin.chain && one.standing)
   return { standing: standing?.id ?? null }
 }
 
@@ -90,14 +93,20 @@ async function answeredBefore(scope: ClassScope, twin: ObservationRow, row: NewR
  * The chain a record belongs to: that of the record it corrects, else of its observer, child, visit and step, else
  * its own. What another observer saw is not corrected by it: both count.
  */
-async function chainFor(scope: ClassScope, row: NewRecord): Promise<string> {
-  if (row.corrects !== null) {
-    const old = await observationById(scope, row.corrects)
-    // A mark that was refused or never sent can't be corrected: then this one stands by itself.
-    if (old && (old.pupilId !== row.pupilId || old.visitId !== row.visitId)) throw new NotHere()
-    if (old?.observer === row.observer) return old.chain
-  }
-  return (await chainAt(scope, row)) ?? row.id
+function chainFor(met: readonly ObservationRow[], row: NewRecord): string {
+  const old = met.find(({ id }) => id === row.corrects)
+  // A mark that was refused or never sent can't be corrected: then this one stands by itself.
+  if (old && (old.pupilId !== row.pupilId || old.visitId !== row.visitId)) throw new NotHere()
+  if (old?.observer === row.observer) return old.chain
+  const ofPlace = met.find(
+    (one) =>
+      one.observer === row.observer &&
+      one.pupilId === row.pupilId &&
+      one.visitId === row.visitId &&
+      one.strand === row.strand &&
+      one.step === row.step,
+  )
+  return ofPlace?.chain ?? row.id
 }
 
 /** One record counts instead of another; of different strands only where a level's step has changed since. */

@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { suggest, usualCount, type MovingUp, type Suggestion } from '@/core/evidence/moving-up'
 import { weigh } from '@/core/evidence/policies'
 import { gameOf } from '@/core/games'
-import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
+import { addDays, schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { stepIndex, strandIds, topStep, type StepPlace, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
-import { bandsOf, type BandPoint } from '@/data/queries/estimates'
+import { bandsOf, lastPointsOf, type BandPoint } from '@/data/queries/estimates'
 import { latestOf, seenLately, type SeenRow } from '@/data/queries/observations'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
@@ -118,6 +118,24 @@ const toDraw = (points: readonly BandPoint[]): DrawnPoint[] =>
   points.map(({ day, p10, p50, p90 }) => ({ day, p10: milli(p10), p50: milli(p50), p90: milli(p90) }))
 const milli = (logits: number) => Math.round(logits * 1000) / 1000
 
+/** Weeks that the small bands of a class show: a term. The page of a child goes back to the start. */
+const weeksDrawn = 14
+
+/** Bands of a term; of a child that was not seen in it, where it stood last. */
+async function classBands(scope: ClassScope, children: readonly Child[], strand: StrandId, today: Day) {
+  const span = { dailyFrom: addDays(today, -14), from: addDays(today, -7 * weeksDrawn) }
+  const bands = await bandsOf(scope, { strand }, span)
+  const drawn = new Set(bands.map(({ pupilId }) => pupilId))
+  const unseen = children.filter(({ id, followed }) => followed.includes(strand) && !drawn.has(id))
+  if (unseen.length === 0) return bands
+  const last = await lastPointsOf(
+    scope,
+    strand,
+    unseen.map(({ id }) => id),
+  )
+  return [...bands, ...last]
+}
+
 const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional() })
 
 export interface ProgressPage {
@@ -141,7 +159,7 @@ export const progressPage = readingClass(progressSchema, async (scope, input): P
     houseStyleOf(scope),
   ])
   const strand = input.strand ?? grouping?.strand ?? 'add'
-  const bands = await bandsOf(scope, { strand })
+  const bands = await classBands(scope, children, strand, today)
   return {
     strand,
     suggestions: await classSuggestions(scope, children, grouping, style.movingUp, today),
@@ -167,16 +185,16 @@ const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass(childSchema, async (scope, { pupilId }) => {
+  const today = todayIn(scope.classroom.timeZone)
   const [children, grouping, bands, records, style] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
-    bandsOf(scope, { pupilId }),
+    bandsOf(scope, { pupilId }, { dailyFrom: addDays(today, -28) }),
     latestOf(scope, pupilId, mostRecords),
     houseStyleOf(scope),
   ])
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
-  const today = todayIn(scope.classroom.timeZone)
   const [suggestion] = await suggestionsFor(scope, [child], grouping, style.movingUp, today)
   const { strand, step } = suggestion
   const [own, full] = await Promise.all([

@@ -87,14 +87,17 @@ export class PgliteClient implements Statements {
   /** All statements of `work` or none; it must use only the statements it is handed. */
   transaction<T>(work: (statements: Statements) => Promise<T>): Promise<T> {
     const mine = this.transactions.then(async () => {
-      await this.send('begin')
       const thread = this.worker
+      // Statements are carried out in the order they are sent: nothing waits for this one.
+      const begun = this.send('begin')
+      begun.catch(() => undefined)
       try {
         const result = await work({
           // A new thread knows nothing of what the old one had begun.
           query: (sql, params, options) =>
             this.worker === thread ? this.send(sql, params, options) : Promise.reject(new DatabaseAway()),
         })
+        await begun
         if (this.worker !== thread) throw new DatabaseAway()
         await this.send('commit')
         return result

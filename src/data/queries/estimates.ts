@@ -1,4 +1,5 @@
-import { and, asc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm'
+import type { Day } from '@/core/planning/calendar'
 import type { StrandId } from '@/core/skills'
 import type { Database } from '../connection'
 import { estimate, estimateDay, placement } from '../schema'
@@ -117,56 +118,65 @@ export async function clearBand(
     )
 }
 
-/** Points of a band as they can be told apart in a chart: of the days before, the last of each week. */
-const pointsADay = 20
+/** Which part of a band is wanted, in days of the class. */
+export interface BandSpan {
+  /** From this day on every day has its point; of each week before, the last day speaks for it. */
+  dailyFrom: Day
+  /** The first day of all; left out: as far back as there is one. */
+  from?: Day
+}
 
-/** Bands over time of the class, or of one child; each band oldest first, its latest days one by one. */
+/** Bands over time of the class on a strand, or of one child on all; each oldest first. */
 export function bandsOf(
   { db, classId }: ClassScope,
-  { strand, pupilId }: { strand?: StrandId; pupilId?: string },
+  of: { strand: StrandId } | { pupilId: string },
+  { dailyFrom, from }: BandSpan,
 ): Promise<BandPoint[]> {
-  const { day, p10, p50, p90 } = estimateDay
-  const ranked = db
-    .select({
-      pupilId: estimateDay.pupilId,
-      strand: estimateDay.strand,
-      day,
-      p10,
-      p50,
-      p90,
-      ago: sql<number>`row_number() over (partition by ${estimateDay.pupilId}, ${estimateDay.strand} order by ${day} desc)`.as(
-        'ago',
-      ),
-      ofWeek:
-        sql<number>`row_number() over (partition by ${estimateDay.pupilId}, ${estimateDay.strand}, date_trunc('week', ${day}) order by ${day} desc)`.as(
-          'of_week',
-        ),
-    })
+  const { pupilId, strand, day, p10, p50, p90 } = estimateDay
+  const period = sql<string>`case when ${day} >= ${dailyFrom}::date then ${day} else date_trunc('week', ${day})::date end`
+  const days = db
+    .select({ pupilId, strand, day, p10, p50, p90, period: period.as('period') })
     .from(estimateDay)
     .where(
       and(
         eq(estimateDay.classId, classId),
-        strand ? eq(estimateDay.strand, strand) : undefined,
-        pupilId ? eq(estimateDay.pupilId, pupilId) : undefined,
+        'strand' in of ? eq(strand, of.strand) : eq(pupilId, of.pupilId),
+        from === undefined ? undefined : gte(day, from),
       ),
     )
-    .as('ranked')
+    .as('days')
+  const points = db
+    .selectDistinctOn([days.pupilId, days.strand, days.period])
+    .from(days)
+    .orderBy(days.pupilId, days.strand, days.period, desc(days.day))
+    .as('points')
   return db
     .select({
-      pupilId: ranked.pupilId,
-      strand: ranked.strand,
+      pupilId: points.pupilId,
+      strand: points.strand,
       days: sql<
         [string, number, number, number][]
-      >`json_agg(json_build_array(${ranked.day}, ${ranked.p10}, ${ranked.p50}, ${ranked.p90}) order by ${ranked.day})`,
+      >`json_agg(json_build_array(${points.day}, ${points.p10}, ${points.p50}, ${points.p90}) order by ${points.day})`,
     })
-    .from(ranked)
-    .where(sql`${ranked.ago} <= ${pointsADay} or ${ranked.ofWeek} = 1`)
-    .groupBy(ranked.pupilId, ranked.strand)
+    .from(points)
+    .groupBy(points.pupilId, points.strand)
     .then((rows) =>
       rows.flatMap(({ pupilId, strand, days }) =>
         days.map(([day, p10, p50, p90]) => ({ pupilId, strand, day, p10, p50, p90 })),
       ),
     )
+}
+
+/** The last point of each child's band on a strand: where a child stands that was not seen for long. */
+export function lastPointsOf({ db, classId }: ClassScope, strand: StrandId, pupilIds: readonly string[]) {
+  const { pupilId, day, p10, p50, p90 } = estimateDay
+  return db
+    .selectDistinctOn([pupilId], { pupilId, strand: estimateDay.strand, day, p10, p50, p90 })
+    .from(estimateDay)
+    .where(
+      and(eq(estimateDay.classId, classId), eq(estimateDay.strand, strand), inArray(pupilId, [...pupilIds])),
+    )
+    .orderBy(pupilId, desc(day))
 }
 
 export function placementOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {

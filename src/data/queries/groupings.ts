@@ -127,21 +127,6 @@ export async function insertGrouping(
   return version
 }
 
-/** True if the child is in the group. */
-export async function groupMembership({ db, classId }: ClassScope, groupId: string, pupilId: string) {
-  const rows = await db
-    .select({ pupilId: groupMember.pupilId })
-    .from(groupMember)
-    .where(
-      and(
-        eq(groupMember.classId, classId),
-        eq(groupMember.groupId, groupId),
-        eq(groupMember.pupilId, pupilId),
-      ),
-    )
-  return rows.length > 0
-}
-
 /** Who has played in one pair in any version so far, as children of the pair, once a version. */
 export async function pairsBefore({ db, classId }: ClassScope): Promise<string[][]> {
   const rows = await db

@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, sql, type SQL } from 'drizzle-orm'
+import { unionAll } from 'drizzle-orm/pg-core'
 import type { MarksLately } from '@/core/planning/session/past'
 import type { StrandId } from '@/core/skills'
 import { observation, pupil } from '../schema'
@@ -6,66 +7,69 @@ import type { ClassScope } from '../scope'
 
 export type ObservationRow = typeof observation.$inferSelect
 
-type NewObservation = Omit<ObservationRow, 'classId' | 'storedAt' | 'standing'>
-
-/** Writes a record; it does not count until `letStand` has spoken. */
-export async function insertObservation({ db, classId }: ClassScope, row: NewObservation) {
-  await db.insert(observation).values({ ...row, classId, standing: false })
+export async function insertObservation({ db, classId }: ClassScope, row: Omit<ObservationRow, 'classId'>) {
+  await db.insert(observation).values({ ...row, classId })
 }
 
-/** Children locked until the transaction ends, so that two devices at one child take turns. */
+/**
+ * Children locked until the transaction ends, so that two devices at one child take turns.
+ * @returns false where one of them is not in the class
+ */
 export async function lockPupils({ db, classId }: ClassScope, pupilIds: readonly string[]) {
-  await db
+  const locked = await db
     .select({ id: pupil.id })
     .from(pupil)
     .where(and(eq(pupil.classId, classId), inArray(pupil.id, [...pupilIds])))
     .orderBy(asc(pupil.id))
     .for('no key update')
+  return locked.length === new Set(pupilIds).size
 }
 
-/** The records of which one stands, those of an observer for a child at a visit and a step. */
-export function chainOf({ db, classId }: ClassScope, chain: string): Promise<ObservationRow[]> {
-  return db
-    .select()
-    .from(observation)
-    .where(and(eq(observation.classId, classId), eq(observation.chain, chain)))
-}
-
-/** The first record of an observer for a child at a visit and a step; undefined: none so far. */
-export function chainAt(
+/**
+ * What a new record meets: the one that has its number, of whatever class; and of its class, whole, the chains of
+ * that one, of the record it corrects, and of its observer, child, visit and step.
+ */
+export async function recordsMet(
   { db, classId }: ClassScope,
-  {
-    observer,
-    pupilId,
-    visitId,
-    strand,
-    step,
-  }: Pick<ObservationRow, 'observer' | 'pupilId' | 'visitId' | 'strand' | 'step'>,
-) {
-  if (visitId === null) return Promise.resolve(undefined)
-  return db
-    .select({ chain: observation.chain })
-    .from(observation)
-    .where(
+  row: Pick<ObservationRow, 'id' | 'corrects' | 'observer' | 'pupilId' | 'visitId' | 'strand' | 'step'>,
+): Promise<ObservationRow[]> {
+  const ofClass = eq(observation.classId, classId)
+  const ofPlace =
+    row.visitId === null
+      ? undefined
+      : and(
+          eq(observation.visitId, row.visitId),
+          eq(observation.pupilId, row.pupilId),
+          eq(observation.observer, row.observer),
+          eq(observation.strand, row.strand),
+          eq(observation.step, row.step),
+        )
+  const known = inArray(observation.id, [row.id, ...(row.corrects === null ? [] : [row.corrects])])
+  const all = () => db.select().from(observation)
+  const ofChains = (which: SQL | undefined) =>
+    all().where(
       and(
-        eq(observation.classId, classId),
-        eq(observation.visitId, visitId),
-        eq(observation.pupilId, pupilId),
-        eq(observation.observer, observer),
-        eq(observation.strand, strand),
-        eq(observation.step, step),
+        ofClass,
+        inArray(
+          observation.chain,
+          db.select({ chain: observation.chain }).from(observation).where(and(ofClass, which)),
+        ),
       ),
     )
-    .limit(1)
-    .then(([row]) => row?.chain)
+  // Questions in one, each answered by an index of its own.
+  const sameNumber = all().where(eq(observation.id, row.id))
+  const rows = await (ofPlace
+    ? unionAll(sameNumber, ofChains(known), ofChains(ofPlace))
+    : unionAll(sameNumber, ofChains(known)))
+  return [...new Map(rows.map((one) => [one.id, one])).values()]
 }
 
-/** Lets one record of a chain stand, or none. */
-export async function letStand({ db, classId }: ClassScope, chain: string, id: string | null) {
+/** A record counts no longer. */
+export async function setAside({ db, classId }: ClassScope, id: string) {
   await db
     .update(observation)
-    .set({ standing: id === null ? false : sql`${observation.id} = ${id}` })
-    .where(and(eq(observation.classId, classId), eq(observation.chain, chain)))
+    .set({ standing: false })
+    .where(and(eq(observation.classId, classId), eq(observation.id, id)))
 }
 
 const standing = (classId: string) => and(eq(observation.classId, classId), observation.standing)
@@ -104,23 +108,6 @@ export function latestOf(
     .where(and(standing(classId), eq(observation.pupilId, pupilId)))
     .orderBy(desc(observation.schoolDay), desc(observation.madeAt), desc(observation.id))
     .limit(most)
-}
-
-export function observationById({ db, classId }: ClassScope, id: string) {
-  return db
-    .select()
-    .from(observation)
-    .where(and(eq(observation.classId, classId), eq(observation.id, id)))
-    .then(([row]) => row as ObservationRow | undefined)
-}
-
-/** True if any class has a record of this id. */
-export function observationExists({ db }: ClassScope, id: string): Promise<boolean> {
-  return db
-    .select({ id: observation.id })
-    .from(observation)
-    .where(eq(observation.id, id))
-    .then((rows) => rows.length > 0)
 }
 
 export interface SeenRow {

@@ -1,6 +1,6 @@
-import { and, asc, desc, eq, getTableColumns, ne, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, isNotNull, ne, sql } from 'drizzle-orm'
 import { jsonList, jsonRow } from '../json-row'
-import { attendance, grouping, station, stationSession, visit } from '../schema'
+import { attendance, grouping, groupMember, station, stationSession, visit } from '../schema'
 import type { StationMode } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -94,13 +94,21 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
 }
 
 /** A visit with its session, its game and the strand its groups were made by. */
-export async function visitOf({ db, classId }: ClassScope, id: string) {
+/** A visit with what a mark of a child there is about, and whether the child is in the group that comes. */
+export async function visitOf({ db, classId }: ClassScope, id: string, pupilId: string) {
   const [row] = await db
-    .select({ visit, session: stationSession, gameId: station.gameId, strand: grouping.strand })
+    .select({
+      visit,
+      session: stationSession,
+      gameId: station.gameId,
+      strand: grouping.strand,
+      isThere: isNotNull(groupMember.pupilId),
+    })
     .from(visit)
     .innerJoin(stationSession, eq(stationSession.id, visit.sessionId))
     .innerJoin(station, eq(station.id, visit.stationId))
     .innerJoin(grouping, eq(grouping.id, stationSession.groupingId))
+    .leftJoin(groupMember, and(eq(groupMember.groupId, visit.groupId), eq(groupMember.pupilId, pupilId)))
     .where(and(eq(visit.classId, classId), eq(visit.id, id)))
   return row
 }

@@ -129,6 +129,6 @@ export const estimateDay = pgTable(
   (table) => [
     primaryKey({ columns: [table.pupilId, table.strand, table.day] }),
     foreignKey({ columns: [table.classId, table.pupilId], foreignColumns: [pupil.classId, pupil.id] }),
-    index().on(table.classId, table.strand),
+    index().on(table.classId, table.strand, table.day),
   ],
 )

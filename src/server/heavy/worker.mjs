@@ -2,7 +2,9 @@
 // thread's first file is read before anything can translate TypeScript.
 import { parentPort } from 'node:worker_threads'
 import { register } from 'tsx/esm/api'
+import { standBack } from './stand-back.mjs'
 
+standBack()
 register()
 const { jobs } = await import('./jobs.ts')
 
