@@ -3,7 +3,7 @@ import { backupFolder } from '@/data/backup/files'
 import { besideData } from '@/data/server-database'
 import { serve } from '@/server/http/serve'
 
-/** Serves Islands: `serve.ts PORT [--lan]`. */
+/** Serves Islands: `serve.ts PORT [--lan] [--cold]`. */
 const [port, ...flags] = process.argv.slice(2)
 
 // For trials: says on SIGUSR2 for how long this thread did nothing else at the most since it was asked last.
@@ -19,6 +19,7 @@ if (process.env.ISLANDS_TRIAL) {
 serve({
   port: Number(port),
   lan: flags.includes('--lan'),
+  cold: flags.includes('--cold'),
   devicesFile: `${backupFolder(besideData())}/devices.json`,
   say: (line) => process.stderr.write(`islands: ${line}\n`),
 }).catch((error: Error) => {

@@ -1,91 +1,167 @@
 import { rmSync } from 'node:fs'
-import { sql } from 'drizzle-orm'
+import { sql, type SQL } from 'drizzle-orm'
 import { currentVersion } from '../src/data/backup/upgrade'
 import { openDatabase } from '../src/data/connection'
 import { freshFolder } from '../e2e/support/server'
-import { runningSession } from '../e2e/support/school'
+import { runningSession, withFolder } from '../e2e/support/school'
+import { createClass } from '../src/server/classes'
+import { groupsPage, saveGroups } from '../src/server/groups/groups'
+import { planPage } from '../src/server/plan/plan'
+import { currentViewer } from '../src/server/viewer'
+import { didAction } from './actions'
 import { markFor, postMark, say, serveFolder, wait } from './support'
 
+const eight = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne']
+
+/** A class whose groups and plans are kept again and again. */
+const planningClass = (folder: string) =>
+  withFolder(folder, async () => {
+    const viewer = currentViewer()
+    const classId = crypto.randomUUID()
+    const list = { text: eight.join('\n'), columns: ['name' as const], hasHeader: false }
+    await createClass(viewer, { classId, name: 'Plover', yearGroup: 'Year 1', list })
+    const { groups, fit } = await groupsPage(viewer, { classId })
+    const stored = groups.map(({ pennant, level, children }) => ({
+      pennant,
+      levelId: fit.levels[level].id,
+      pupils: children,
+    }))
+    await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: stored })
+    const { plan, groupingId } = (await planPage(viewer, { classId })).view!
+    return { classId, groups: stored, plan, groupingId }
+  })
+
+/** What was acknowledged, by id. */
+const acknowledged = {
+  marks: new Set<string>(),
+  classes: new Set<string>(),
+  groupings: new Set<string>(),
+  sessions: new Set<string>(),
+}
+
 /**
- * Kills the server at random moments while eight devices write marks and corrections, and looks afterwards whether
- * everything that was acknowledged is there and the folder opens.
+ * Kills the server at random moments while eight clients write: four mark and correct, one brings in classes, two
+ * keep groups, one keeps plans. Afterwards everything that was acknowledged must be there, whole.
  */
 export async function kills(count: number, untilMs: number) {
   const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder, [
-    'Ama',
-    'Bruno',
-    'Chidi',
-    'Dalia',
-    'Emre',
-    'Freya',
-    'Goran',
-    'Hanne',
-  ])
-  const acknowledged = new Set<string>()
-  const importedClasses = new Set<string>()
+  const { classId, visits } = await runningSession(folder, eight)
+  const grouped = await planningClass(folder)
+  const planned = await planningClass(folder)
   let unopened = 0
   let done = 0
   for (; done < count && Date.now() < untilMs; done++) {
-    const server = await serveFolder(folder)
+    const server = await serveFolder(folder, { cold: true })
     if (!server) {
       unopened++
       break
     }
     let killed = false
-    const device = async (number: number) => {
+    const { url } = server
+    /** Writes one thing after the other until the server is killed. */
+    const client = async (of: Set<string>, write: (id: string, turn: number) => Promise<boolean>) => {
+      for (let turn = 0; !killed; turn++) {
+        const id = crypto.randomUUID()
+        if (await write(id, turn)) of.add(id)
+      }
+    }
+    const marker = (number: number) => {
       const observer = crypto.randomUUID()
-      for (let i = number; !killed; i++) {
-        const visit = visits[i % visits.length]
-        const child = visit.children[i % visit.children.length]
-        const mark = markFor(visit.id, child.id, { observer })
-        if (await postMark(server.url, classId, mark)) acknowledged.add(mark.id)
-      }
+      // Eight children in turn and then anew: what an observer marks again is a correction.
+      return client(acknowledged.marks, (id, turn) => {
+        const visit = visits[(number + turn) % visits.length]
+        const child = visit.children[turn % visit.children.length]
+        return postMark(url, classId, markFor(visit.id, child.id, { id, observer }))
+      })
     }
-    // Beside the marks whole classes come in: either all of one is there or nothing.
-    const importer = async () => {
-      while (!killed) {
-        const document = smallClass()
-        const id = document.tables.classroom[0].id
-        if (await bringIn(server.url, document)) importedClasses.add(id)
-      }
-    }
-    const devices = [...Array.from({ length: 8 }, (_, number) => device(number)), importer()]
-    await wait(50 + Math.random() * 700)
+    const grouper = () =>
+      client(acknowledged.groupings, (groupingId, turn) =>
+        didAction(url, `/c/${grouped.classId}/groups`, 'saveGroupsAction', {
+          classId: grouped.classId,
+          groupingId,
+          gameId: 'landfall',
+          note: `turn ${turn}`,
+          groups: grouped.groups,
+        }),
+      )
+    const planner = client(acknowledged.sessions, (sessionId) =>
+      didAction(url, `/c/${planned.classId}/plan`, 'savePlanAction', {
+        classId: planned.classId,
+        sessionId,
+        groupingId: planned.groupingId,
+        plan: planned.plan,
+      }),
+    )
+    // Whole classes come in: either all of one is there or nothing.
+    const importer = client(acknowledged.classes, (id) => bringIn(url, smallClass(id)))
+    const clients = [...[0, 1, 2, 3].map(marker), grouper(), grouper(), planner, importer]
+    // A class that comes in, or a plan, takes a second or two of a server that has just started.
+    await wait(300 + Math.random() * 3700)
     server.child.kill('SIGKILL')
     killed = true
-    await Promise.all(devices)
+    await Promise.all(clients)
     await server.stop('SIGKILL')
-    if (done % 25 === 24) say(`${done + 1} kills, ${acknowledged.size} marks acknowledged`)
+    if (done % 25 === 24) say(`${done + 1} kills, ${acknowledged.marks.size} marks acknowledged`)
   }
-  const { database, close } = await openDatabase({ folder })
-  const { rows } = await database.execute<{ id: string }>(sql`select id from observation`)
-  const stored = new Set(rows.map(({ id }) => id))
-  const { rows: classes } = await database.execute<{ id: string; children: number }>(
-    sql`select c.id, count(p.id)::int as children from classroom c left join pupil p on p.class_id = c.id group by 1`,
-  )
-  const { rows: chains } = await database.execute<{ n: number }>(
-    sql`select count(*)::int as n from (select chain from observation group by chain having count(*) filter (where standing) > 1) c`,
-  )
-  await close()
+  const found = await whatIsThere(folder, planned)
   rmSync(folder, { recursive: true, force: true })
-  const lost = [...acknowledged].filter((id) => !stored.has(id)).length
-  const whole = new Map(classes.map(({ id, children }) => [id, children]))
+  const missing = (wanted: Set<string>, there: Set<string>) =>
+    [...wanted].filter((id) => !there.has(id)).length
   return {
     kills: done,
-    marks: acknowledged.size,
-    marksLost: lost,
-    classesImported: importedClasses.size,
-    classesLost: [...importedClasses].filter((id) => whole.get(id) !== 3).length,
-    halfClasses: classes.filter(({ children }) => children !== 3 && children !== 8).length,
     unopened,
-    chainsWithTwoStanding: chains[0].n,
+    acknowledged: Object.fromEntries(Object.entries(acknowledged).map(([what, { size }]) => [what, size])),
+    lost: {
+      marks: missing(acknowledged.marks, found.marks),
+      classes: missing(acknowledged.classes, found.classes),
+      groupings: missing(acknowledged.groupings, found.groupings),
+      sessions: missing(acknowledged.sessions, found.sessions),
+    },
+    halves: found.halves,
+    corrections: found.corrections,
+    chainsWithTwoStanding: found.chainsWithTwoStanding,
+  }
+}
+
+/** What the folder holds, and of how many things only a part. */
+async function whatIsThere(folder: string, { plan, groupingId }: Awaited<ReturnType<typeof planningClass>>) {
+  const { database, close } = await openDatabase({ folder })
+  const ask = async <T extends Record<string, unknown>>(query: SQL) => (await database.execute<T>(query)).rows
+  const marks = await ask<{ id: string }>(sql`select id from observation`)
+  const classes = await ask<{ id: string; parts: number }>(
+    sql`select c.id, count(p.id)::int as parts from classroom c left join pupil p on p.class_id = c.id group by 1`,
+  )
+  const groupings = await ask<{ id: string; parts: number }>(
+    sql`select g.id, count(m.pupil_id)::int as parts from grouping g left join group_member m on m.grouping_id = g.id group by 1`,
+  )
+  const sessions = await ask<{ id: string; parts: number; visits: number }>(
+    sql`select s.id, count(distinct t.id)::int as parts, count(distinct v.id)::int as visits from station_session s
+      left join station t on t.session_id = s.id left join visit v on v.session_id = s.id
+      where s.grouping_id = ${groupingId} group by 1`,
+  )
+  const [{ corrections, two }] = await ask<{ corrections: number; two: number }>(
+    sql`select sum(n - 1)::int as corrections, (count(*) filter (where standing > 1))::int as two from
+      (select count(*) as n, count(*) filter (where standing) as standing from observation group by chain) c`,
+  )
+  await close()
+  const ids = (rows: readonly { id: string }[]) => new Set(rows.map(({ id }) => id))
+  const visitsEach = Math.max(0, ...sessions.map(({ visits }) => visits))
+  return {
+    marks: ids(marks),
+    classes: ids(classes),
+    groupings: ids(groupings),
+    sessions: ids(sessions),
+    halves:
+      classes.filter(({ parts }) => parts !== 3 && parts !== eight.length).length +
+      groupings.filter(({ parts }) => parts !== eight.length).length +
+      sessions.filter(({ parts, visits }) => parts !== plan.stations.length || visits !== visitsEach).length,
+    corrections,
+    chainsWithTwoStanding: two,
   }
 }
 
 /** The document of a class of three. */
-function smallClass() {
-  const id = crypto.randomUUID()
+function smallClass(id: string) {
   const pupil = ['Ida', 'Joon', 'Kai'].map((name) => ({
     id: crypto.randomUUID(),
     class_id: id,

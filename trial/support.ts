@@ -32,12 +32,12 @@ export interface Served {
 }
 
 /** Starts the built server on a folder and waits until it answers; null if it ends instead. */
-export async function serveFolder(folder: string, env: Record<string, string> = {}): Promise<Served | null> {
+export async function serveFolder(folder: string, { cold = false } = {}): Promise<Served | null> {
   const port = await freePort()
-  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port)], {
+  const flags = cold ? ['--cold'] : []
+  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), ...flags], {
     env: {
       ...process.env,
-      ...env,
       NODE_ENV: 'production',
       ISLANDS_FOLDER: folder,
       ISLANDS_BACKUPS: `${folder}-backups`,
@@ -49,19 +49,13 @@ export async function serveFolder(folder: string, env: Record<string, string> = 
   child.stdout.on('data', (chunk) => (log += chunk))
   child.stderr.on('data', (chunk) => (log += chunk))
   const url = `http://127.0.0.1:${port}`
-  for (let attempt = 0; attempt < 600; attempt++) {
+  for (let attempt = 0; attempt < 3000; attempt++) {
     if (child.exitCode !== null || child.signalCode !== null) {
       say(`the server ended: ${log}`)
       return null
     }
-    if (
-      await fetch(`${url}/new`).then(
-        () => true,
-        () => false,
-      )
-    )
-      break
-    await wait(50)
+    if (log.includes('Islands is ready')) break
+    await wait(20)
   }
   return {
     url,

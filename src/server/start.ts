@@ -1,14 +1,12 @@
 import { FolderDamaged, FolderInUse } from '@/data/pglite/folder'
 import { ensureAdult } from '@/data/queries/classes'
 import { openServerDatabase } from '@/data/server-database'
-import { warmThreads } from './heavy/threads'
 import { backUpDaily, newestBackup } from './keeping/backups'
 import { refreshEstimates } from './refresh'
 import { theTeacher } from './viewer'
 
 /** Opens the database, or ends the process with a message where its folder can't be used. */
 export async function startDatabase() {
-  warmThreads()
   try {
     const { database } = await openServerDatabase()
     await ensureAdult(database, theTeacher)

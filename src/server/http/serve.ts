@@ -2,9 +2,10 @@ import { createServer, type Server } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
 import next from 'next'
 import { closeServerDatabase } from '@/data/server-database'
-import { closeThreads } from '../heavy/threads'
+import { closeThreads, warmThreads } from '../heavy/threads'
 import { answer, guard } from './guard'
 import { Passcode } from './passcode'
+import { warm } from './warm'
 
 interface ServeOptions {
   port: number
@@ -12,6 +13,8 @@ interface ServeOptions {
   lan: boolean
   /** Where devices are kept that gave the passcode. */
   devicesFile: string
+  /** Starts sooner: only the database is opened, neither pages nor threads are made ready beforehand. */
+  cold?: boolean
   say: (line: string) => void
 }
 
@@ -26,7 +29,7 @@ export const lanAddresses = (): string[] =>
     .map(({ address }) => address)
 
 /** Starts Islands behind its guard, and ends it when it is asked to. */
-export async function serve({ port, lan, devicesFile, say }: ServeOptions): Promise<Server> {
+export async function serve({ port, lan, devicesFile, cold, say }: ServeOptions): Promise<Server> {
   const addresses = lan ? lanAddresses() : []
   const own = hostname().toLowerCase()
   const hosts = [
@@ -40,6 +43,7 @@ export async function serve({ port, lan, devicesFile, say }: ServeOptions): Prom
   const app = next({ dev: false, dir: process.cwd(), hostname: 'localhost', port })
   const handle = app.getRequestHandler()
   await app.prepare()
+  await warm((request, response) => void handle(request, response), cold ? 'database' : 'pages')
 
   const server = createServer((request, response) => {
     guard(request, response, { hosts, passcode })
@@ -59,6 +63,8 @@ export async function serve({ port, lan, devicesFile, say }: ServeOptions): Prom
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => void stop(server).then(() => process.exit(0)))
 
+  // Not before: it would make the first pages wait.
+  if (!cold) warmThreads()
   say(`Islands is ready: http://localhost:${port}`)
   if (passcode) {
     for (const address of addresses) say(`from other devices: http://${address}:${port}`)
