@@ -20,15 +20,10 @@ const planningClass = (folder: string) =>
     const classId = crypto.randomUUID()
     const list = { text: eight.join('\n'), columns: ['name' as const], hasHeader: false }
     await createClass(viewer, { classId, name: 'Plover', yearGroup: 'Year 1', list })
-    const { groups, fit } = await groupsPage(viewer, { classId })
-    const stored = groups.map(({ pennant, level, children }) => ({
-      pennant,
-      levelId: fit.levels[level].id,
-      pupils: children,
-    }))
-    await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: stored })
+    const { groups } = await groupsPage(viewer, { classId })
+    await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
     const { plan, groupingId } = (await planPage(viewer, { classId })).view!
-    return { classId, groups: stored, plan, groupingId }
+    return { classId, groups, plan, groupingId }
   })
 
 /** What was acknowledged, by id. */
@@ -96,7 +91,7 @@ export async function kills(count: number, untilMs: number) {
     const importer = client(acknowledged.classes, (id) => bringIn(url, smallClass(id)))
     const clients = [...[0, 1, 2, 3].map(marker), grouper(), grouper(), planner, importer]
     // A class that comes in, or a plan, takes a second or two of a server that has just started.
-    await wait(300 + Math.random() * 3700)
+    await wait(300 + Math.random() * 2500)
     server.child.kill('SIGKILL')
     killed = true
     await Promise.all(clients)

@@ -73,11 +73,7 @@ async function makeClass(database: Database, number: number, days: readonly stri
     classId,
     groupingId: crypto.randomUUID(),
     gameId: 'landfall',
-    groups: page.groups.map(({ pennant, level, children }) => ({
-      pennant,
-      levelId: page.fit.levels[level].id,
-      pupils: children,
-    })),
+    groups: page.groups,
   })
   const { view } = await planPage(viewer, { classId })
   const sessionId = crypto.randomUUID()

@@ -33,13 +33,8 @@ export const runningSession = (folder: string, names: readonly string[] = six) =
       yearGroup: 'Year 1',
       list: { text: names.join('\n'), columns: ['name'], hasHeader: false },
     })
-    const { groups, fit } = await groupsPage(viewer, { classId })
-    const stored = groups.map(({ pennant, level, children }) => ({
-      pennant,
-      levelId: fit.levels[level].id,
-      pupils: children,
-    }))
-    await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: stored })
+    const { groups } = await groupsPage(viewer, { classId })
+    await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
     const { view } = await planPage(viewer, { classId })
     const sessionId = crypto.randomUUID()
     const { groupingId, plan } = view!

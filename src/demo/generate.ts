@@ -3,9 +3,7 @@ import { placedStrands, strandOf } from '@/core/skills'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
 import { gameOf } from '@/core/games'
 import { createClass, classTable, place, saveLinks } from '@/server/classes'
-import { allRegroupings } from '@/core/grouping/curves'
-import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
-import { problemOfRequest } from '@/core/grouping/request'
+import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping'
 import { groupsPage, proposeGroups, saveGroups } from '@/server/groups/groups'
 import { recordMark, stepOfVisit } from '@/server/marks'
 import { runPage, tapClock } from '@/server/run'
@@ -143,11 +141,7 @@ async function firstGroups(viewer: Viewer, classId: string) {
     groupingId: crypto.randomUUID(),
     gameId: made.gameId,
     note: 'first groups',
-    groups: made.groups.map(({ pennant, level, children }) => ({
-      pennant,
-      levelId: made.levels[level].id,
-      pupils: children,
-    })),
+    groups: made.groups,
   })
 }
 
@@ -155,20 +149,14 @@ async function firstGroups(viewer: Viewer, classId: string) {
 async function moveSome(viewer: Viewer, classId: string) {
   const { children, fit, groups, links, adultNear } = await groupsPage(viewer, { classId })
   const ids = children.map(({ id }) => id)
-  const { request, present } = regroupingOf(ids, fit, groups, links, adultNear)
-  const problem = problemOfRequest(request)
-  const better = worthTheirMoves(problem, present, allRegroupings(problem, present)).at(-1)!
+  const better = allRegroupings(regroupingRequest(ids, fit, groups, links, adultNear), groups).at(-1)!
   if (better.moves.length === 0) return
   await saveGroups(viewer, {
     classId,
     groupingId: crypto.randomUUID(),
     gameId: 'landfall',
     note: 'suggested moves',
-    groups: better.groups.map(({ level, children: there }, g) => ({
-      pennant: groups[g].pennant,
-      levelId: fit.levels[level].id,
-      pupils: there.map((child) => ids[child]),
-    })),
+    groups: better.groups,
   })
 }
 

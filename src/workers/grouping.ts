@@ -1,8 +1,9 @@
 import { expose } from 'comlink'
 import type { z } from 'zod'
-import { fitByNumberOfGroups, regroup } from '@/core/grouping/curves'
-import { propose, type Proposal } from '@/core/grouping/propose'
-import { worthTheirMoves, type Regrouping } from '@/core/grouping/regrouping'
+import { fitByNumberOfGroups } from '@/core/grouping/curves'
+import type { Group, Groups } from '@/core/grouping/groups'
+import { propose } from '@/core/grouping/propose'
+import { regroupings, type Regrouping } from '@/core/grouping/regrouping'
 import { groupingRequestSchema, problemOfRequest } from '@/core/grouping/request'
 import { ContradictoryLimits, type Clash, type Contradiction } from '@/core/grouping/units'
 
@@ -19,7 +20,7 @@ type Request = z.input<typeof groupingRequestSchema>
 
 const worker = {
   /** Makes groups; `onBest` hears the best so far. Ended by ending the worker. */
-  propose: (request: Request, onBest: (proposal: Proposal) => void): Worked<Proposal> =>
+  propose: (request: Request, onBest: (best: Groups) => void): Worked<Groups> =>
     worked(() => {
       const run = propose(groupingRequestSchema.parse(request))
       let step = run.next()
@@ -45,18 +46,14 @@ const worker = {
   /** Regroupings that are worth their moves; `onFound` hears those so far, and how far the search is. */
   regroup: (
     request: Request,
-    present: { level: number; children: number[] }[],
+    standing: readonly Group[],
     onFound: (found: Regrouping[], done: number) => void,
   ): Worked<Regrouping[]> =>
     worked(() => {
-      const problem = problemOfRequest(groupingRequestSchema.parse(request))
-      const run = regroup(problem, present)
+      const run = regroupings(groupingRequestSchema.parse(request), standing)
       let step = run.next()
-      while (!step.done) {
-        onFound(worthTheirMoves(problem, present, step.value.found), step.value.done)
-        step = run.next()
-      }
-      return worthTheirMoves(problem, present, step.value)
+      for (; !step.done; step = run.next()) onFound(step.value.found, step.value.done)
+      return step.value
     }),
 }
 

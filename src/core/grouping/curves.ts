@@ -64,7 +64,7 @@ export function* regroup(
 }
 
 /** All of {@link regroup} at once. */
-export function allRegroupings(problem: GroupingProblem, present: readonly PresentGroup[]): Grouping[] {
+export function everyRegrouping(problem: GroupingProblem, present: readonly PresentGroup[]): Grouping[] {
   const search = regroup(problem, present)
   let step = search.next()
   while (!step.done) step = search.next()

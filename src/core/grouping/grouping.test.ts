@@ -1,5 +1,5 @@
 import { seededChance } from '../chance/chance'
-import { allRegroupings, fitByNumberOfGroups } from './curves'
+import { everyRegrouping, fitByNumberOfGroups } from './curves'
 import { fitCost, inBand } from './fit-cost'
 import { makeGroups, presentGrouping, problemOf } from './group'
 import { matchGroups } from './identity'
@@ -167,7 +167,7 @@ test('the curves: more groups and more moves, each no worse than one level and n
     children: problem.children.flatMap((_, i) => (i % 3 === g ? [i] : [])),
   }))
   const limited = { ...problem, limits: { ...problem.limits, current } }
-  const moves = allRegroupings(limited, present)
+  const moves = everyRegrouping(limited, present)
   const counts = new Set(moves.map(({ moved }) => moved.length))
   for (const count of [1, 2, 3, 4, 5, 6]) expect(counts).toContain(count)
   const least = Math.min(...moves.map(({ cost }) => cost))

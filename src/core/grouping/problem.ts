@@ -5,7 +5,7 @@ export const bandSchema = z
   .tuple([z.number().gt(0).lt(1), z.number().gt(0).lt(1)])
   .refine(([low, high]) => low < high, { error: 'The band ends before it begins.' })
 
-const pairSchema = z
+export const togetherSchema = z
   .array(z.string())
   .min(2)
   .max(40)
@@ -30,8 +30,8 @@ export const limitsSchema = z.object({
       path: ['max'],
       error: 'The largest group is smaller than the smallest.',
     }),
-  together: z.array(pairSchema).default([]),
-  apart: z.array(pairSchema).default([]),
+  together: z.array(togetherSchema).default([]),
+  apart: z.array(togetherSchema).default([]),
   /** Child → number of the group the child stays in. */
   locked: byChildSchema.default({}),
   /** Children who need an adult near, and the numbers of the groups that have one. */

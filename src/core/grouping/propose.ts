@@ -1,17 +1,9 @@
 import { makeGroups } from './group'
 import { mixGroups } from './mixed'
 import { pairUp } from './pairs'
-import { cheapestLevel, type Grouping, type GroupingProblem } from './problem'
-import { problemOfRequest, type GroupingRequest } from './request'
-
-/** Groups proposed in one of the ways of making them; children and levels by index. */
-export interface Proposal {
-  groups: { level: number; children: number[] }[]
-  /** Level of each child where children or pairs have own ranges in the same game; null: the group's. */
-  own: number[] | null
-  /** Pair of each child, counted from 0; null: not made of pairs. */
-  pairs: number[] | null
-}
+import type { Groups } from './groups'
+import { cheapestLevel, type GroupingProblem } from './problem'
+import { byPennant, groupsById, problemOfRequest, type GroupingRequest } from './request'
 
 /** Longer searches after the first, for groups whose cost is not proved to be the least. */
 const moreSearches = 6
@@ -19,40 +11,48 @@ const moreSearches = 6
 /**
  * Makes groups as the class makes them. Yields what it has now and then, so that a worker can show it and
  * be stopped; where the first groups are proved to cost least, they are the last.
- * @throws {ContradictoryLimits}
+ * @throws {ContradictoryLimits} with groups by their pennants
  */
-export function* propose(request: GroupingRequest): Generator<Proposal, Proposal> {
+export function* propose(request: GroupingRequest): Generator<Groups, Groups> {
+  try {
+    return yield* search(request)
+  } catch (error) {
+    throw byPennant(error, request)
+  }
+}
+
+function* search(request: GroupingRequest): Generator<Groups, Groups> {
   const problem = problemOfRequest(request)
-  if (request.mode === 'mixed') return mixed(problem, request.abilities, null)
+  if (request.mode === 'mixed') return mixed(request, problem, null)
   if (request.mode === 'pairs') {
-    const pairs = partners(request)
+    const pairs = partners(request, problem)
     const children = (set: readonly number[]) => set.map((child) => problem.children[child])
     const together = [...problem.limits.together, ...pairs.filter((set) => set.length > 1).map(children)]
-    const inPairs = { ...problem, limits: { ...problem.limits, together } }
-    return mixed(inPairs, request.abilities, pairs)
+    return mixed(request, { ...problem, limits: { ...problem.limits, together } }, pairs)
   }
   const { seed } = problem.limits
   let best = makeGroups(problem)
-  for (let search = 1; search <= moreSearches && best.cost > best.lowerBound + 1e-9; search++) {
-    yield oneLevelEach(best)
-    const made = makeGroups({ ...problem, limits: { ...problem.limits, seed: seed + search } })
+  for (let more = 1; more <= moreSearches && best.cost > best.lowerBound + 1e-9; more++) {
+    yield { groups: groupsById(request, best.groups), own: {}, pairs: {} }
+    const made = makeGroups({ ...problem, limits: { ...problem.limits, seed: seed + more } })
     if (made.cost < best.cost - 1e-12) best = made
   }
-  return oneLevelEach(best)
+  return { groups: groupsById(request, best.groups), own: {}, pairs: {} }
 }
 
-const oneLevelEach = ({ groups }: Grouping): Proposal => ({ groups, own: null, pairs: null })
-
-function mixed(problem: GroupingProblem, abilities: readonly number[], pairs: number[][] | null): Proposal {
-  const { groups } = mixGroups(problem, abilities)
-  const own = problem.children.map((_, child) => {
-    const set = pairs?.find((one) => one.includes(child)) ?? [child]
-    return cheapestLevel(problem, set).level
-  })
+function mixed(request: GroupingRequest, problem: GroupingProblem, pairs: number[][] | null): Groups {
+  const { groups } = mixGroups(problem, request.abilities)
+  const cheapest = (set: readonly number[]) => cheapestLevel(problem, set).level
+  const byChild = <T>(value: (child: number) => T): Record<string, T> =>
+    Object.fromEntries(problem.children.map((id, child) => [id, value(child)]))
+  const pairOf = (child: number) => pairs?.findIndex((set) => set.includes(child)) ?? -1
   return {
-    groups: groups.map(({ children }) => ({ level: cheapestLevel(problem, children).level, children })),
-    own,
-    pairs: pairs && own.map((_, child) => pairs.findIndex((set) => set.includes(child))),
+    groups: groupsById(
+      request,
+      groups.map(({ children }) => ({ level: cheapest(children), children })),
+    ),
+    own: byChild((child) => problem.levels[cheapest(pairs?.[pairOf(child)] ?? [child])]),
+    pairs: pairs ? byChild(pairOf) : {},
   }
 }
 
@@ -60,7 +60,10 @@ function mixed(problem: GroupingProblem, abilities: readonly number[], pairs: nu
 const never = 1e6
 
 /** Pairs within reach, new partners first; who is kept apart is never a pair. */
-function partners({ children, abilities, met, limits }: GroupingRequest): number[][] {
+function partners(
+  { children, abilities, met, apart }: GroupingRequest,
+  { limits }: GroupingProblem,
+): number[][] {
   const n = children.length
   const meetings = new Float64Array(n * n)
   const note = (sets: readonly (readonly string[])[], times: number) => {
@@ -70,6 +73,6 @@ function partners({ children, abilities, met, limits }: GroupingRequest): number
     }
   }
   note(met, 1)
-  note(limits.apart, never)
+  note(apart, never)
   return pairUp(abilities, meetings, limits.seed).pairs
 }

@@ -1,7 +1,7 @@
-import { allRegroupings } from './curves'
+import { everyRegrouping } from './curves'
 import { makeGroups } from './group'
-import { regroupingOf, worthTheirMoves } from './regrouping'
-import { problemOfRequest } from './request'
+import { allRegroupings, regroupingRequest } from './regrouping'
+import { groupsByIndex, problemOfRequest } from './request'
 import { seededChance, unit } from '../chance/chance'
 
 /** Twelve children in three groups, dealt without regard to what they can do. */
@@ -17,20 +17,21 @@ function dealtClass(seed: number) {
     abilities,
   }
   const groups = [0, 1, 2].map((g) => ({
-    level: g,
-    children: ids.filter((_, i) => i % 3 === g),
+    pennant: [4, 0, 2][g],
+    levelId: fit.levels[g].id,
+    pupils: ids.filter((_, i) => i % 3 === g),
     withAdult: false,
   }))
-  const { request, present } = regroupingOf(ids, fit, groups, [], [])
+  const request = regroupingRequest(ids, fit, groups, [], [])
   const problem = problemOfRequest(request)
-  const all = allRegroupings(problem, present)
-  return { problem, present, all, found: worthTheirMoves(problem, present, all) }
+  const all = everyRegrouping(problem, groupsByIndex(request, groups))
+  return { problem, fit, groups, all, found: allRegroupings(request, groups) }
 }
 
 test.each([1, 2, 3, 4, 5])('each regrouping is worth its moves, class %i', (seed) => {
-  const { problem, present, found, all } = dealtClass(seed)
+  const { fit, groups: standing, found, all } = dealtClass(seed)
   expect(found[0].moves).toEqual([])
-  expect(found[0].groups.map(({ children }) => children)).toEqual(present.map(({ children }) => children))
+  expect(found[0].groups).toEqual(standing)
   for (let i = 1; i < found.length; i++) {
     const [before, made] = [found[i - 1], found[i]]
     expect(made.moves.length).toBeGreaterThan(before.moves.length)
@@ -44,11 +45,14 @@ test.each([1, 2, 3, 4, 5])('each regrouping is worth its moves, class %i', (seed
     expect(fitting > told.fitting && cost <= told.cost).toBe(false)
   }
   for (const { groups, moves } of found)
-    for (const { child, from, to, here, there } of moves) {
-      expect(present[from].children).toContain(child)
-      expect(groups[to].children).toContain(child)
-      expect(here).toBe(problem.success[child][present[from].level])
-      expect(there).toBe(problem.success[child][groups[to].level])
+    for (const { pupil, from, to, here, there } of moves) {
+      const before = standing.find(({ pennant }) => pennant === from)!
+      const after = groups.find(({ pennant }) => pennant === to)!
+      expect(before.pupils).toContain(pupil)
+      expect(after.pupils).toContain(pupil)
+      const at = (levelId: string) => fit.levels.findIndex(({ id }) => id === levelId)
+      expect(here).toBe(fit.success[pupil][at(before.levelId)])
+      expect(there).toBe(fit.success[pupil][at(after.levelId)])
     }
 })
 
@@ -63,13 +67,12 @@ test('who needs an adult near moves to where one is; while no group has one, tha
     const groups = [
       ['a', 'b'],
       ['c', 'd'],
-    ].map((children, g) => ({ level: 0, children, withAdult: adults[g] }))
-    const { request, present } = regroupingOf(ids, fit, groups, [], ['c'])
-    const problem = problemOfRequest(request)
-    return { found: allRegroupings(problem, present), present }
+    ].map((pupils, pennant) => ({ pennant, levelId: 'l', pupils, withAdult: adults[pennant] }))
+    const request = regroupingRequest(ids, fit, groups, [], ['c'])
+    return everyRegrouping(problemOfRequest(request), groupsByIndex(request, groups))
   }
-  for (const made of movedWith([true, false]).found) expect(made.groups[0].children).toContain(2)
-  expect(movedWith([false, false]).found.some(({ moved }) => moved.length === 0)).toBe(true)
+  for (const made of movedWith([true, false])) expect(made.groups[0].children).toContain(2)
+  expect(movedWith([false, false]).some(({ moved }) => moved.length === 0)).toBe(true)
 })
 
 test.each([1, 2, 3])('with as many moves as it takes it comes to the optimum, class %i', (seed) => {

@@ -1,9 +1,25 @@
 import { z } from 'zod'
 import { ownBand } from '../evidence/fit'
-import { groupingModeSchema, type GroupingMode } from './mode'
-import { bandSchema, groupingProblem, limitsSchema, type GroupingProblem } from './problem'
+import type { Group } from './groups'
+import { groupingModeSchema } from './mode'
+import { mostGroups } from './pennants'
+import {
+  bandSchema,
+  groupingProblem,
+  limitsSchema,
+  togetherSchema,
+  type Grouping,
+  type GroupingProblem,
+} from './problem'
+import { ContradictoryLimits } from './units'
 
-/** A class to be grouped, as plain data: what a server hands to a web worker. */
+const pennantSchema = z
+  .number()
+  .int()
+  .min(0)
+  .max(mostGroups - 1)
+
+/** A class to be grouped, as plain data: what a server hands to a web worker. Groups go by their pennants. */
 export const groupingRequestSchema = z.object({
   children: z.array(z.string()).max(60),
   levels: z.array(z.string()).min(1),
@@ -13,25 +29,92 @@ export const groupingRequestSchema = z.object({
   abilities: z.array(z.number()),
   band: bandSchema,
   mode: groupingModeSchema.default('similar'),
-  limits: limitsSchema,
+  /** The groups that are to be. */
+  pennants: z.array(pennantSchema).min(1),
+  sizes: z.object({ min: z.number().int().min(1), max: z.number().int().min(1) }),
+  together: z.array(togetherSchema).default([]),
+  apart: z.array(togetherSchema).default([]),
+  /** Child → the group it stays in. */
+  locked: z.record(z.string(), pennantSchema).default({}),
+  /** Children who need an adult near, and the groups that have one. */
+  adultNear: z.array(z.string()).default([]),
+  withAdult: z.array(pennantSchema).default([]),
+  /** Child → the group it is in now; null: there are none. */
+  current: z.record(z.string(), pennantSchema).nullable().default(null),
   /** Children who were partners before, once for each time. */
   met: z.array(z.array(z.string())).default([]),
 })
 
 export type GroupingRequest = z.output<typeof groupingRequestSchema>
 
-export const problemOfRequest = ({
+/** How long a search may go on before it tells what it has. */
+const milliseconds = 300
+
+/** The same class for the search, which counts groups in the order of their pennants. */
+export function problemOfRequest({
   children,
   levels,
   success,
   band,
-  limits,
-}: GroupingRequest): GroupingProblem => groupingProblem({ children, levels, success, band, limits })
+  ...request
+}: GroupingRequest): GroupingProblem {
+  const { pennants, sizes, together, apart, adultNear } = request
+  // A group that is not to be any more is past the end: whoever was in it moves.
+  const position = (pennant: number) =>
+    pennants.includes(pennant) ? pennants.indexOf(pennant) : pennants.length
+  const positions = (byChild: Record<string, number>) =>
+    Object.fromEntries(Object.entries(byChild).map(([child, pennant]) => [child, position(pennant)]))
+  const limits = limitsSchema.parse({
+    groups: { count: pennants.length, ...sizes },
+    together,
+    apart,
+    locked: positions(request.locked),
+    adultNear,
+    withAdult: request.withAdult.map(position),
+    current: request.current && positions(request.current),
+    milliseconds,
+  })
+  return groupingProblem({ children, levels, success, band, limits })
+}
+
+/** Groups of a search as a class knows them. */
+export const groupsById = (
+  { children, levels, pennants, adultNear, withAdult }: GroupingRequest,
+  groups: Grouping['groups'],
+): Group[] =>
+  groups.map((group, position) => ({
+    pennant: pennants[position],
+    levelId: levels[group.level],
+    pupils: group.children.map((child) => children[child]),
+    withAdult: adultNear.length > 0 && withAdult.includes(pennants[position]),
+  }))
+
+/** The other way round; a level that the game has no more is its first. */
+export const groupsByIndex = (
+  { children, levels }: GroupingRequest,
+  groups: readonly Group[],
+): Grouping['groups'] =>
+  groups.map(({ levelId, pupils }) => ({
+    level: Math.max(0, levels.indexOf(levelId)),
+    children: pupils.map((id) => children.indexOf(id)),
+  }))
+
+/** Limits that clash, with groups told by their pennants; anything else as it is. */
+export function byPennant(error: unknown, { pennants }: GroupingRequest): unknown {
+  if (!(error instanceof ContradictoryLimits)) return error
+  const named = <T extends object>(one: T): T =>
+    'group' in one ? { ...one, group: pennants[one.group as number] ?? one.group } : one
+  const { contradictions, clash } = error
+  return new ContradictoryLimits(
+    contradictions.map(named),
+    clash && { limits: clash.limits.map(named), drop: clash.drop.map(named) },
+  )
+}
 
 /** What each child can be expected to do at each level of the game that groups are made by. */
 export interface ClassFit {
   levels: { id: string; title: string }[]
-  /** Child → expected share right alone at each level. */
+  /** Child → expected share right alone at each level, in the order of `levels`. */
   success: Record<string, number[]>
   /** Child → logits on the strand the game practises most. */
   abilities: Record<string, number>
@@ -50,18 +133,9 @@ export function requestFor(
   { levels, success, abilities }: ClassFit,
   {
     links,
-    sizes,
     ...rest
-  }: {
-    links: readonly Link[]
-    sizes: { count: number; min: number; max: number }
-    mode?: GroupingMode
-    met?: string[][]
-    locked?: Record<string, number>
-    adultNear?: readonly string[]
-    withAdult?: readonly number[]
-    current?: Record<string, number>
-  },
+  }: { links: readonly Link[] } & Pick<GroupingRequest, 'pennants' | 'sizes'> &
+    Partial<Pick<GroupingRequest, 'mode' | 'met' | 'locked' | 'adultNear' | 'withAdult' | 'current'>>,
 ): GroupingRequest {
   const linked = (kind: Link['kind']) => links.filter((link) => link.kind === kind).map(({ a, b }) => [a, b])
   return groupingRequestSchema.parse({
@@ -70,18 +144,9 @@ export function requestFor(
     success: children.map((id) => success[id]),
     abilities: children.map((id) => abilities[id]),
     band: ownBand,
-    mode: rest.mode,
-    met: rest.met,
-    limits: {
-      groups: sizes,
-      together: linked('together'),
-      apart: linked('apart'),
-      locked: rest.locked,
-      adultNear: rest.adultNear,
-      withAdult: rest.withAdult,
-      current: rest.current,
-      milliseconds: 300,
-    },
+    together: linked('together'),
+    apart: linked('apart'),
+    ...rest,
   })
 }
 
@@ -90,5 +155,5 @@ export function evenSizes(children: number, count: number, largest?: number, sma
   const fair = children / count
   const max = largest ?? Math.ceil(fair) + 1
   const room = largest === undefined ? 1 : largest - Math.floor(fair)
-  return { count, min: smallest ?? Math.max(1, Math.floor(fair) - room), max: Math.max(max, smallest ?? 1) }
+  return { min: smallest ?? Math.max(1, Math.floor(fair) - room), max: Math.max(max, smallest ?? 1) }
 }

@@ -1,7 +1,5 @@
 import { classTable, place, saveLinks } from '../classes'
-import { allRegroupings } from '@/core/grouping/curves'
-import { regroupingOf, worthTheirMoves } from '@/core/grouping/regrouping'
-import { problemOfRequest } from '@/core/grouping/request'
+import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping'
 import { groupsPage, proposeGroups, saveGroups } from './groups'
 import { grouped, newClass, openTestSchool, viewer } from '../testing/school'
 
@@ -14,7 +12,7 @@ test('children who need an adult near are grouped where one is, and stay so', as
   await saveLinks(viewer, { classId, links: [], adultNear: near })
   const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
   expect(made.groups[0]).toMatchObject({ withAdult: true })
-  expect(made.groups[0].children).toEqual(expect.arrayContaining(near))
+  expect(made.groups[0].pupils).toEqual(expect.arrayContaining(near))
   expect((await groupsPage(viewer, { classId })).adultNear.sort()).toEqual([...near].sort())
   expect((await classTable(viewer, { classId })).rows.filter(({ adultNear }) => adultNear)).toHaveLength(2)
 })
@@ -38,7 +36,7 @@ test('children kept apart are never grouped together, and keeping them together 
   const [a, b] = (await classTable(viewer, { classId })).rows
   await saveLinks(viewer, { classId, links: [{ kind: 'apart', pupilA: a.id, pupilB: b.id }] })
   const { groups } = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
-  expect(groups.some(({ children }) => children.includes(a.id) && children.includes(b.id))).toBe(false)
+  expect(groups.some(({ pupils }) => pupils.includes(a.id) && pupils.includes(b.id))).toBe(false)
   await expect(proposeGroups(viewer, { classId, gameId: 'landfall', count: 8 })).resolves.toBeDefined()
 })
 
@@ -64,16 +62,15 @@ test('regrouping: the fewest moves that help, accepted as a new version', async 
   await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: swapped })
   const page = await groupsPage(viewer, { classId })
   const ids = page.children.map(({ id }) => id)
-  const { request, present } = regroupingOf(ids, page.fit, page.groups, page.links, page.adultNear)
-  const problem = problemOfRequest(request)
-  const best = worthTheirMoves(problem, present, allRegroupings(problem, present)).at(-1)!
-  expect(best.moves.map(({ child }) => ids[child]).sort()).toEqual(
+  const request = regroupingRequest(ids, page.fit, page.groups, page.links, page.adultNear)
+  const best = allRegroupings(request, page.groups).at(-1)!
+  expect(best.moves.map(({ pupil }) => pupil).sort()).toEqual(
     [groups[0].pupils[0], groups[1].pupils[0]].sort(),
   )
   // Groups keep their numbers, and with them name and shape.
   best.groups.forEach((group, g) =>
-    expect(group.children.filter((child) => present[g].children.includes(child)).length).toBeGreaterThan(
-      present[g].children.length / 2,
+    expect(group.pupils.filter((child) => page.groups[g].pupils.includes(child)).length).toBeGreaterThan(
+      page.groups[g].pupils.length / 2,
     ),
   )
 })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
+import { pennantsFor, type Groups } from '@/core/grouping/groups'
 import { groupingModeSchema, type GroupingMode } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { fittingAtOneLevel } from '@/core/grouping/problem'
@@ -20,11 +21,9 @@ import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { mainStrand, successAt } from '../figures'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
-import { everybodyInOne, proposedOr, shownStanding, type ShownGrouping } from './shown'
+import { everybodyInOne, proposedOr, shownStanding } from './shown'
 
-export type { ShownGroup } from './shown'
-
-export interface GroupsPage extends ShownGrouping {
+export interface GroupsPage extends Groups {
   children: { id: string; name: string }[]
   gameId: string
   fit: ClassFit
@@ -80,11 +79,14 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
   const fit = fitAt(gameId, children)
   const mode = standing?.mode ?? style.grouping
   const count = standing?.groups.length ?? usualCount(children.length)
+  const pennants = pennantsFor(standing?.groups.map(({ pennant }) => pennant) ?? [], count)
   const request = requestFor(idsOf(children), fit, {
     mode,
     links,
     met,
     adultNear: nearAdult(children),
+    pennants,
+    withAdult: pennants.slice(0, 1),
     sizes: evenSizes(children.length, count),
   })
   return {
@@ -96,7 +98,7 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
       ? { groups: [], own: {}, pairs: {} }
       : standing
         ? shownStanding(standing, request)
-        : ((mode === 'hand' ? null : proposedOr(request, null)) ?? everybodyInOne(request, count))),
+        : ((mode === 'hand' ? null : proposedOr(request, null)) ?? everybodyInOne(request))),
     adultNear: nearAdult(children),
     locked: standing?.groups.flatMap(({ locked }) => locked) ?? [],
     version: standing && { number: standing.version, day: standing.day },
@@ -114,7 +116,7 @@ export const gameFit = readingClass(
     const children = await childrenOf(scope)
     const fit = fitAt(gameId, children)
     const sizes = evenSizes(children.length, 1)
-    const request = requestFor(idsOf(children), fit, { links: [], sizes })
+    const request = requestFor(idsOf(children), fit, { links: [], pennants: [0], sizes })
     return { ...fit, oneLevel: fittingAtOneLevel(problemOfRequest(request)).fitting }
   },
 )
@@ -131,11 +133,14 @@ export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId,
   const [children, links, met] = await Promise.all([childrenOf(scope), linksIn(scope), pairsBefore(scope)])
   if (children.length < count) throw new Refused('There are fewer children than groups.')
   const fit = fitAt(gameId, children)
+  const pennants = pennantsFor([], count)
   const request = requestFor(idsOf(children), fit, {
     mode,
     links,
     met,
     adultNear: nearAdult(children),
+    pennants,
+    withAdult: pennants.slice(0, 1),
     sizes: evenSizes(children.length, count),
   })
   const made = proposedOr(request, null)

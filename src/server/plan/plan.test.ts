@@ -175,11 +175,7 @@ test('mixed groups: each child has a range of its own, on the plan and in what i
     groupingId: crypto.randomUUID(),
     gameId: 'landfall',
     mode: 'mixed',
-    groups: made.groups.map(({ pennant, level, children }) => ({
-      pennant,
-      levelId: made.levels[level].id,
-      pupils: children,
-    })),
+    groups: made.groups,
   })
   const page = await groupsPage(viewer, { classId })
   expect(page.mode).toBe('mixed')

@@ -45,11 +45,7 @@ export async function newClass() {
 
 export async function grouped(classId: string) {
   const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 2 })
-  const groups = made.groups.map(({ pennant, level, children }) => ({
-    pennant,
-    levelId: made.levels[level].id,
-    pupils: children,
-  }))
+  const groups = made.groups
   await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
   return groups
 }

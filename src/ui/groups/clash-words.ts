@@ -6,7 +6,6 @@ export function clashInWords(
   contradictions: readonly Contradiction[],
   clash: Clash | null,
   names: ReadonlyMap<string, string>,
-  pennants: readonly number[],
 ): string[] {
   const list = (ids: readonly string[]) => ids.map((id) => names.get(id) ?? 'a child').join(' and ')
   const limitText = (limit: Limit): string => {
@@ -16,7 +15,7 @@ export function clashInWords(
       case 'together':
         return `keeping ${list(limit.children)} together`
       case 'locked':
-        return `keeping ${list([limit.child])} in ${groupNames[pennants[limit.group] ?? limit.group]}`
+        return `keeping ${list([limit.child])} in ${groupNames[limit.group]}`
       case 'adult-near':
         return `an adult near ${list([limit.child])}`
       case 'sizes':

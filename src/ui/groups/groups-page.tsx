@@ -3,10 +3,11 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { regroupingOf, type Regrouping } from '@/core/grouping/regrouping'
+import { pennantsFor, type Group } from '@/core/grouping/groups'
+import { regroupingRequest, type Regrouping } from '@/core/grouping/regrouping'
 import { evenSizes, requestFor } from '@/core/grouping/request'
 import type { Action } from '@/server/answer'
-import type { gameFit, GroupsPage as Page, saveGroups, ShownGroup } from '@/server/groups/groups'
+import type { gameFit, GroupsPage as Page, saveGroups } from '@/server/groups/groups'
 import { CountCurve } from '../charts/count-curve'
 import { newId } from '../new-id'
 import { Problems } from '../problems'
@@ -47,13 +48,13 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
   const [regroupings, setRegroupings] = useState<Regrouping[] | null>(null)
   const { problems, busy, save: run, setProblems } = useSaving()
   const names = new Map(page.children.map(({ id, name }) => [id, name]))
-  const pennants = table.groups.map(({ pennant }) => pennant)
   const worker = useMaking(
-    ({ contradictions, clash }) => setProblems(clashInWords(contradictions, clash, names, pennants)),
+    ({ contradictions, clash }) => setProblems(clashInWords(contradictions, clash, names)),
     () => setProblems(['The search broke off. The groups stay as they are.']),
   )
   const ids = page.children.map(({ id }) => id)
   const curve = useNumberCurve(ids, table.fit)
+  const selectedGroup = table.groups.find(({ pupils }) => selected && pupils.includes(selected))
   if (page.children.length === 0)
     return (
       <div className="empty">
@@ -83,28 +84,34 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     table.set({ mode })
     if (mode === 'hand') return table.set({ own: {}, pairs: {} })
     setProblems([])
-    const locked = Object.fromEntries(
-      table.locked.map((child) => [child, table.groupOf(child)]).filter(([, group]) => Number(group) < count),
-    ) as Record<string, number>
-    const withAdult = page.adultNear.length > 0 ? adultGroups(count) : []
+    const standing = table.groups.map(({ pennant }) => pennant)
+    const pennants = pennantsFor(standing, count)
+    const locked = table.locked.flatMap((child) => {
+      const group = table.groupOf(child)
+      return group !== undefined && pennants.includes(group) ? [[child, group] as const] : []
+    })
     const request = requestFor(ids, fit, {
       mode,
       // The groups that stand give the new ones their names, by who is in them.
-      current: Object.fromEntries(table.groups.flatMap((group, g) => group.children.map((id) => [id, g]))),
+      current: Object.fromEntries(
+        table.groups.flatMap(({ pennant, pupils }) => pupils.map((id) => [id, pennant])),
+      ),
       links: page.links,
       met: page.met,
-      locked,
+      locked: Object.fromEntries(locked),
       adultNear: page.adultNear,
-      withAdult,
+      pennants,
+      withAdult: adultGroups(pennants),
       sizes: evenSizes(ids.length, count, largest, smallest),
     })
-    worker.propose(request, (proposal) => table.take(proposal, ids, withAdult))
+    worker.propose(request, table.take)
   }
 
-  /** Groups with an adult near, of so many; none chosen yet: the first. */
-  function adultGroups(count: number): number[] {
-    const chosen = table.groups.flatMap(({ withAdult }, g) => (withAdult && g < count ? [g] : []))
-    return chosen.length > 0 ? chosen : [0]
+  /** Of these groups those with an adult near; none chosen yet: the first. */
+  function adultGroups(pennants: readonly number[]): number[] {
+    const chosen = table.groups.flatMap(({ withAdult, pennant }) => (withAdult ? [pennant] : []))
+    const there = chosen.filter((pennant) => pennants.includes(pennant))
+    return there.length > 0 ? there : pennants.slice(0, 1)
   }
 
   /** A change by hand: a search that is under way was about other groups. */
@@ -118,24 +125,21 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     move: (child, to) => hand(() => table.move(child, to)),
     lock: (child, on) => hand(() => table.lock(child, on)),
     setAdult: (group, withAdult) => hand(() => table.setAdult(group, withAdult)),
-    setLevel: (group, level) => hand(() => table.setLevel(group, level)),
+    setLevel: (group, levelId) => hand(() => table.setLevel(group, levelId)),
   }
 
   function suggest() {
-    const { request, present } = regroupingOf(ids, table.fit, table.groups, page.links, page.adultNear)
+    const request = regroupingRequest(ids, table.fit, table.groups, page.links, page.adultNear)
     setProblems([])
-    worker.regroup(request, present, setRegroupings)
+    worker.regroup(request, table.groups, setRegroupings)
   }
 
-  function keep(groups: readonly ShownGroup[] = table.groups, note = '') {
-    const stored = groups.map(({ pennant, level, children, withAdult }) => ({
-      pennant,
-      withAdult,
-      levelId: table.fit.levels[level].id,
-      pupils: children,
-      locked: table.locked.filter((child) => children.includes(child)),
+  function keep(groups: readonly Group[] = table.groups, note = '') {
+    const stored = groups.map((group) => ({
+      ...group,
+      locked: table.locked.filter((child) => group.pupils.includes(child)),
       pairs: Object.fromEntries(
-        children.flatMap((child) => (table.pairs[child] === undefined ? [] : [[child, table.pairs[child]]])),
+        Object.entries(table.pairs).filter(([child]) => group.pupils.includes(child)),
       ),
     }))
     const { gameId, mode } = table
@@ -178,12 +182,12 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
           onSelect={setSelected}
         />
         <aside className="groups-side">
-          {selected ? (
+          {selected && selectedGroup ? (
             <SelectedChild
               name={names.get(selected) ?? ''}
               groups={table.groups}
               successIn={(group) => table.successOf(selected, group)}
-              own={table.groupOf(selected)}
+              own={selectedGroup}
               locked={table.locked.includes(selected)}
               range={table.rangeOf(selected)}
               partners={table.partnersOf(selected).map((id) => names.get(id) ?? '')}
@@ -194,21 +198,10 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
           ) : regroupings ? (
             <Moves
               regroupings={regroupings}
-              children={ids}
-              pennants={pennants}
               names={names}
-              levels={table.fit.levels.map(({ title }) => title)}
+              levels={table.fit.levels}
               busy={busy || worker.busy}
-              onAccept={({ groups }) =>
-                keep(
-                  groups.map(({ level, children }, g) => ({
-                    ...table.groups[g],
-                    level,
-                    children: children.map((child) => ids[child]),
-                  })),
-                  'suggested moves',
-                )
-              }
+              onAccept={({ groups }) => keep(groups, 'suggested moves')}
             />
           ) : (
             <>

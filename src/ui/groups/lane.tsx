@@ -3,8 +3,8 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import Form from 'react-bootstrap/Form'
 import { inBand } from '@/core/grouping/fit-cost'
+import type { Group } from '@/core/grouping/groups'
 import { groupNames } from '@/core/grouping/pennants'
-import type { ShownGroup } from '@/server/groups/groups'
 import { Pennant } from '../pennant'
 import { styled } from '../styled'
 import { band } from './use-groups'
@@ -41,8 +41,7 @@ function inRows(children: Named[]): (Named & { x: number; row: number })[] {
 }
 
 interface LaneProps {
-  position: number
-  group: ShownGroup
+  group: Group
   levels: { id: string; title: string }[]
   /** Children play at levels of their own: the group has none to choose. */
   ownRanges: boolean
@@ -51,16 +50,16 @@ interface LaneProps {
   /** Some child needs an adult near: then it matters which groups have one. */
   adultChoice: boolean
   onAdult: (withAdult: boolean) => void
-  onLevel: (level: number) => void
+  onLevel: (levelId: string) => void
   onSelect: (child: string) => void
   onMove: (child: string, by: number) => void
 }
 
 /** One group: its children where their predicted success at its level puts them. */
 export function Lane(props: LaneProps) {
-  const { position, group, levels, ownRanges, children, selected, adultChoice } = props
+  const { group, levels, ownRanges, children, selected, adultChoice } = props
   const { onAdult, onLevel, onSelect, onMove } = props
-  const { setNodeRef, isOver } = useDroppable({ id: String(position) })
+  const { setNodeRef, isOver } = useDroppable({ id: String(group.pennant) })
   const name = groupNames[group.pennant]
   return (
     <section className="lane" aria-label={name}>
@@ -70,7 +69,7 @@ export function Lane(props: LaneProps) {
           <strong>{name}</strong> <span className="tiny muted">{children.length}</span>
           {adultChoice && (
             <Form.Check
-              id={`adult-${position}`}
+              id={`adult-${group.pennant}`}
               className="tiny adult-choice"
               label="adult"
               title="An adult stays near this group"
@@ -86,11 +85,11 @@ export function Lane(props: LaneProps) {
           <Form.Select
             size="sm"
             aria-label={`${name}: level`}
-            value={group.level}
-            onChange={({ target }) => onLevel(Number(target.value))}
+            value={group.levelId}
+            onChange={({ target }) => onLevel(target.value)}
           >
-            {levels.map(({ id, title }, index) => (
-              <option key={id} value={index}>
+            {levels.map(({ id, title }) => (
+              <option key={id} value={id}>
                 {title}
               </option>
             ))}

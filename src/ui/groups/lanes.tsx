@@ -57,23 +57,22 @@ export function Lanes({
         {table.groups.map((group, position) => (
           <Lane
             key={group.pennant}
-            position={position}
             group={group}
             levels={table.fit.levels}
             ownRanges={Object.keys(table.own).length > 0}
             selected={selected}
             adultChoice={adultChoice}
-            onAdult={(withAdult) => table.setAdult(position, withAdult)}
-            onLevel={(level) => table.setLevel(position, level)}
+            onAdult={(withAdult) => table.setAdult(group.pennant, withAdult)}
+            onLevel={(levelId) => table.setLevel(group.pennant, levelId)}
             onSelect={onSelect}
             onMove={(child, by) => {
-              const to = position + by
-              if (to < 0 || to >= table.groups.length) return
+              const to = table.groups[position + by]
+              if (!to) return
               focusNext.current = child
-              table.move(child, to)
+              table.move(child, to.pennant)
             }}
           >
-            {group.children.map((id) => ({
+            {group.pupils.map((id) => ({
               id,
               name: names.get(id) ?? '',
               success: table.successOf(id, group),

@@ -1,8 +1,8 @@
 import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
+import type { Group } from '@/core/grouping/groups'
 import { groupNames } from '@/core/grouping/pennants'
 import type { Link as PupilLink } from '@/core/grouping/request'
-import type { ShownGroup } from '@/server/groups/groups'
 
 /** What every proposal keeps to: who stays where, who is kept apart or together. */
 export function LimitsList({
@@ -18,7 +18,7 @@ export function LimitsList({
   locked: readonly string[]
   adultNear: readonly string[]
   links: readonly PupilLink[]
-  groups: readonly ShownGroup[]
+  groups: readonly Group[]
   names: ReadonlyMap<string, string>
   onRelease: (child: string) => void
 }) {
@@ -28,7 +28,7 @@ export function LimitsList({
       <summary>{count === 0 ? 'No limits' : `${count} ${count === 1 ? 'limit' : 'limits'} kept`}</summary>
       <ul className="rows">
         {locked.map((child) => {
-          const group = groups.find(({ children }) => children.includes(child))
+          const group = groups.find(({ pupils }) => pupils.includes(child))
           return (
             <li key={child}>
               <span className="grow">

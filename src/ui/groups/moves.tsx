@@ -4,6 +4,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { groupNames } from '@/core/grouping/pennants'
 import type { Regrouping } from '@/core/grouping/regrouping'
+import type { ClassFit } from '@/core/grouping/request'
 import { CountCurve } from '../charts/count-curve'
 import { capital, hundredths, lower, many } from '../words'
 
@@ -17,20 +18,14 @@ function finding({ moves }: Regrouping, more: number): string {
 /** The fewest moves that repair the groups: how many are worth it, who, and why. */
 export function Moves({
   regroupings,
-  children,
-  pennants,
   names,
   levels,
   busy,
   onAccept,
 }: {
   regroupings: Regrouping[]
-  /** Ids of the children, in the order the regroupings count them. */
-  children: readonly string[]
-  pennants: readonly number[]
   names: Map<string, string>
-  /** Titles of the game's levels. */
-  levels: readonly string[]
+  levels: ClassFit['levels']
   busy: boolean
   onAccept: (made: Regrouping) => void
 }) {
@@ -55,7 +50,7 @@ export function Moves({
           .filter(({ moves }, i) => moves.length !== regroupings[i + 1]?.moves.length)
           .map(({ moves, fitting }) => ({ at: moves.length, fitting }))}
         mark={count}
-        of={regroupings[0].groups.reduce((sum, group) => sum + group.children.length, 0)}
+        of={regroupings[0].groups.reduce((sum, group) => sum + group.pupils.length, 0)}
         by="number of moves"
       >
         {finding(made, made.fitting - now.fitting)}
@@ -76,21 +71,22 @@ export function Moves({
         </div>
       )}
       <ul className="rows small">
-        {made.moves.map(({ child, to, here, there }) => (
-          <li key={child}>
+        {made.moves.map(({ pupil, to, here, there }) => (
+          <li key={pupil}>
             <span className="grow">
-              <strong>{names.get(children[child])}</strong> to {groupNames[pennants[to]]}: {hundredths(here)}{' '}
-              right alone here, {hundredths(there)} there.
+              <strong>{names.get(pupil)}</strong> to {groupNames[to]}: {hundredths(here)} right alone here,{' '}
+              {hundredths(there)} there.
             </span>
           </li>
         ))}
-        {made.groups.flatMap(({ level }, g) =>
-          level === now.groups[g].level
+        {made.groups.flatMap(({ pennant, levelId }, g) =>
+          levelId === now.groups[g].levelId
             ? []
             : [
-                <li key={`level ${g}`}>
+                <li key={`level ${pennant}`}>
                   <span className="grow">
-                    <strong>{groupNames[pennants[g]]}</strong> then plays {levels[level]}.
+                    <strong>{groupNames[pennant]}</strong> then plays{' '}
+                    {levels.find(({ id }) => id === levelId)?.title}.
                   </span>
                 </li>,
               ],

@@ -2,8 +2,8 @@
 
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import type { Group } from '@/core/grouping/groups'
 import { groupNames } from '@/core/grouping/pennants'
-import type { ShownGroup } from '@/server/groups/groups'
 import { Pennant } from '../pennant'
 import { hundredths } from '../words'
 
@@ -21,15 +21,16 @@ export function SelectedChild({
   onClose,
 }: {
   name: string
-  groups: ShownGroup[]
-  successIn: (group: ShownGroup) => number
-  own: number
+  groups: Group[]
+  successIn: (group: Group) => number
+  /** The group it is in. */
+  own: Group
   /** Stays in the group when groups are made anew. */
   locked: boolean
   /** The child's own range in mixed groups, which goes along wherever it moves. */
   range?: string
   partners: readonly string[]
-  onMove: (to: number) => void
+  onMove: (pennant: number) => void
   onLock: (on: boolean) => void
   onClose: () => void
 }) {
@@ -43,7 +44,7 @@ export function SelectedChild({
       </div>
       <p className="tiny muted">
         {range
-          ? `Own range: ${range}, ${hundredths(successIn(groups[own]))} times in 100 right alone. It goes along to another group.`
+          ? `Own range: ${range}, ${hundredths(successIn(own))} times in 100 right alone. It goes along to another group.`
           : 'Right alone, times in 100, at each group’s level.'}{' '}
         Arrow up and down move a focused name too.
       </p>
@@ -51,22 +52,22 @@ export function SelectedChild({
       <Form.Check
         id="stays-here"
         className="small"
-        label={`Stays in ${groupNames[groups[own].pennant]} when groups are made anew`}
+        label={`Stays in ${groupNames[own.pennant]} when groups are made anew`}
         checked={locked}
         onChange={({ target }) => onLock(target.checked)}
       />
       <ul className="rows">
-        {groups.map((group, position) => (
+        {groups.map((group) => (
           <li key={group.pennant}>
             <Pennant number={group.pennant} />
             <span className="grow">
               {groupNames[group.pennant]}{' '}
               {!range && <span className="muted">{hundredths(successIn(group))}</span>}
             </span>
-            {position === own ? (
+            {group.pennant === own.pennant ? (
               <span className="tiny muted">is here</span>
             ) : (
-              <Button variant="quiet" size="sm" onClick={() => onMove(position)}>
+              <Button variant="quiet" size="sm" onClick={() => onMove(group.pennant)}>
                 Move
               </Button>
             )}

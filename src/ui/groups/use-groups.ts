@@ -3,21 +3,18 @@
 import { useState } from 'react'
 import { inBand } from '@/core/grouping/fit-cost'
 import type { GroupingMode } from '@/core/grouping/mode'
-import type { Proposal } from '@/core/grouping/propose'
+import type { Group, Groups } from '@/core/grouping/groups'
 import type { ClassFit } from '@/core/grouping/request'
-import type { GroupsPage, ShownGroup } from '@/server/groups/groups'
+import type { GroupsPage } from '@/server/groups/groups'
 
 export const band = [0.7, 0.9] as const
 
 /** The groups on the table: by which game and how they were made, and who is where. */
-export interface Arrangement {
+export interface Arrangement extends Groups {
   gameId: string
   mode: GroupingMode
   fit: ClassFit
   oneLevel: number
-  groups: ShownGroup[]
-  own: Record<string, number>
-  pairs: Record<string, number>
   /** Children who stay in their group when groups are made anew. */
   locked: string[]
 }
@@ -35,39 +32,41 @@ export function useGroups(page: GroupsPage) {
     setArrangement((before) => ({ ...before, ...part }))
     setChanged(true)
   }
-  const levelOf = (child: string, group: ShownGroup) => own[child] ?? group.level
-  const successOf = (child: string, group: ShownGroup) => fit.success[child][levelOf(child, group)]
+  const level = (id: string) => fit.levels.findIndex((one) => one.id === id)
+  const successOf = (child: string, { levelId }: Group) => fit.success[child][level(own[child] ?? levelId)]
+  const change = (pennant: number, part: Partial<Group>) =>
+    set({ groups: groups.map((group) => (group.pennant === pennant ? { ...group, ...part } : group)) })
   return {
     ...arrangement,
     changed,
     set,
-    levelOf,
     successOf,
     /** The child's own range in words; undefined: it plays at its group's level. */
-    rangeOf: (child: string) => (own[child] === undefined ? undefined : fit.levels[own[child]].title),
+    rangeOf: (child: string) => (own[child] === undefined ? undefined : fit.levels[level(own[child])].title),
     /** Who plays in one pair with the child. */
     partnersOf: (child: string) =>
       pairs[child] === undefined
         ? []
         : Object.keys(pairs).filter((other) => other !== child && pairs[other] === pairs[child]),
-    groupOf: (child: string) => groups.findIndex(({ children }) => children.includes(child)),
+    /** Pennant of the child's group. */
+    groupOf: (child: string) => groups.find(({ pupils }) => pupils.includes(child))?.pennant,
     fitting: groups.reduce(
-      (sum, group) => sum + group.children.filter((child) => inBand(successOf(child, group), band)).length,
+      (sum, group) => sum + group.pupils.filter((child) => inBand(successOf(child, group), band)).length,
       0,
     ),
     /** Children who need an adult near and stand where none is. */
-    withoutAdult: groups.flatMap(({ withAdult, children }) =>
-      withAdult ? [] : children.filter((child) => page.adultNear.includes(child)),
+    withoutAdult: groups.flatMap(({ withAdult, pupils }) =>
+      withAdult ? [] : pupils.filter((child) => page.adultNear.includes(child)),
     ),
     brokenLinks: page.links.filter(({ kind, a, b }) => {
-      const together = groups.some(({ children }) => children.includes(a) && children.includes(b))
+      const together = groups.some(({ pupils }) => pupils.includes(a) && pupils.includes(b))
       return kind === 'apart' ? together : !together
     }),
     move(child: string, to: number) {
       set({
-        groups: groups.map((group, g) => {
-          const without = group.children.filter((id) => id !== child)
-          return { ...group, children: g === to ? [...without, child] : without }
+        groups: groups.map((group) => {
+          const without = group.pupils.filter((id) => id !== child)
+          return { ...group, pupils: group.pennant === to ? [...without, child] : without }
         }),
         // Who leaves a partner behind is in no pair any more, and neither is the partner.
         pairs: Object.fromEntries(Object.entries(pairs).filter(([, pair]) => pair !== pairs[child])),
@@ -76,31 +75,9 @@ export function useGroups(page: GroupsPage) {
     },
     lock: (child: string, on: boolean) =>
       set({ locked: [...locked.filter((id) => id !== child), ...(on ? [child] : [])] }),
-    setAdult: (group: number, withAdult: boolean) =>
-      set({ groups: groups.map((g, i) => (i === group ? { ...g, withAdult } : g)) }),
-    setLevel: (group: number, level: number) =>
-      set({ groups: groups.map((g, i) => (i === group ? { ...g, level } : g)) }),
-    /** Takes proposed groups over; names, shapes and colours stay with their numbers. */
-    take(proposal: Proposal, children: readonly string[], withAdult: readonly number[]) {
-      const byChild = (values: number[] | null) =>
-        Object.fromEntries((values ?? []).map((value, child) => [children[child], value]))
-      set({
-        groups: proposal.groups.map(({ level, children: there }, g) => ({
-          pennant: groups[g]?.pennant ?? freePennant(groups, g),
-          level,
-          withAdult: withAdult.includes(g),
-          children: there.map((child) => children[child]),
-        })),
-        own: byChild(proposal.own),
-        pairs: byChild(proposal.pairs),
-      })
-    },
+    setAdult: (pennant: number, withAdult: boolean) => change(pennant, { withAdult }),
+    setLevel: (pennant: number, levelId: string) => change(pennant, { levelId }),
+    /** Takes proposed groups over. */
+    take: (proposed: Groups) => set(proposed),
   }
-}
-
-/** For a group more than there were: the first pennants that no group carries, in turn. */
-function freePennant(groups: readonly ShownGroup[], position: number): number {
-  const used = groups.map(({ pennant }) => pennant)
-  const free = Array.from({ length: 12 }, (_, pennant) => pennant).filter((one) => !used.includes(one))
-  return free[position - groups.length]
 }

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { Proposal } from '@/core/grouping/propose'
+import type { Group, Groups } from '@/core/grouping/groups'
 import type { Regrouping } from '@/core/grouping/regrouping'
 import type { GroupingRequest } from '@/core/grouping/request'
 import type { GroupingWorker, Worked } from '@/workers/grouping'
@@ -27,22 +27,18 @@ export function useMaking(
     /** Share of a search for moves that is through. */
     done,
     stop,
-    propose(request: GroupingRequest, onBest: (proposal: Proposal) => void) {
+    propose(request: GroupingRequest, onBest: (best: Groups) => void) {
       setDoing('groups')
       void start((worker, hear) => worker.propose(request, hear(onBest)), finish(onBest))
     },
-    regroup(
-      request: GroupingRequest,
-      present: { level: number; children: number[] }[],
-      onFound: (found: Regrouping[]) => void,
-    ) {
+    regroup(request: GroupingRequest, standing: readonly Group[], onFound: (found: Regrouping[]) => void) {
       setDoing('moves')
       setDone(0)
       const heard = (found: Regrouping[], share: number) => {
         setDone(share)
         onFound(found)
       }
-      void start((worker, hear) => worker.regroup(request, present, hear(heard)), finish(onFound))
+      void start((worker, hear) => worker.regroup(request, standing, hear(heard)), finish(onFound))
     },
   }
 }

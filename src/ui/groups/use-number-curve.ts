@@ -15,7 +15,11 @@ export function useNumberCurve(children: readonly string[], fit: ClassFit) {
   const counts = Array.from({ length: Math.min(mostGroups, children.length) }, (_, i) => i + 1)
   const count = useEffectEvent(() => {
     if (counts.length === 0) return
-    const request = requestFor(children, fit, { links: [], sizes: evenSizes(children.length, 1) })
+    const request = requestFor(children, fit, {
+      links: [],
+      pennants: [0],
+      sizes: evenSizes(children.length, 1),
+    })
     void worker.start((grouping, hear) => grouping.curve(request, counts, hear(setPoints)), setPoints)
   })
   useEffect(() => {
