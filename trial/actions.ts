@@ -20,7 +20,7 @@ function actionId(name: string): string {
 }
 
 /** Calls a server action as a page does. */
-export const askAction = (url: string, page: string, name: string, input: unknown): Promise<Response> =>
+const askAction = (url: string, page: string, name: string, input: unknown): Promise<Response> =>
   fetch(url + page, {
     method: 'POST',
     headers: {

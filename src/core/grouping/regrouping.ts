@@ -110,7 +110,7 @@ function byId(
  * @param present the groups that stand
  * @param found by {@link regroup}, in any order
  */
-export function worthTheirMoves(
+function worthTheirMoves(
   problem: GroupingProblem,
   present: Grouping['groups'],
   found: readonly Grouping[],

@@ -57,7 +57,7 @@ export function ruledBy(
   return {
     pasts: new Map(counted.map(({ id, past }) => [id, past])),
     planner: plannerInput(plan, counted, fitting, inventory),
-    ...holdAgainstRules(plan, plannerInput(plan, counted, stays, inventory, pinned), stays, taken),
+    ...holdAgainstRules(plan, plannerInput(plan, counted, stays, inventory, pinned), taken),
   }
 }
 

@@ -1,9 +1,10 @@
 import type { z } from 'zod'
 import { gameOf } from '../../games'
+import type { AdultPlace } from '../adults'
 import type { Inventory } from '../inventory'
-import { checkPlan, whyNowhere } from '../plan/check'
 import { planInputSchema, planProblem } from '../plan/problem'
 import type { HardRule, SoftRule } from '../plan/rules'
+import { tellPlan } from '../plan/tell'
 import type { GroupPast } from './past'
 import { stationAt, type PlacedPlan, type Plan } from './plan'
 
@@ -94,49 +95,43 @@ export interface Ruled {
   gaps: Gap[]
   /** What should hold and does not, by rule, with what it weighs in all. */
   costs: { rule: SoftRule; cost: number }[]
+  /** Which adult is at which station; 0 is the teacher. */
+  adults: AdultPlace<string>[]
 }
 
 /**
  * Holds a plan against the rules of the room.
- * @param taken by slot and group, in the order of the input's groups: index of the stay, −1: nowhere
+ * @param taken by slot and group, in the order of the input's groups: index of the offer, −1: nowhere
  */
-export function holdAgainstRules(
-  plan: PlacedPlan,
-  input: PlannerInput,
-  stays: readonly Stay[],
-  taken: Int32Array,
-): Ruled {
-  const problem = planProblem(planInputSchema.parse(input))
-  const ids = input.groups.map(({ id }) => id)
-  const cellOf = (at: number) => ({ slot: Math.floor(at / ids.length), groupId: ids[at % ids.length] })
-  const { conflicts, costs } = checkPlan(problem, taken)
-  const withoutAdult = [...taken].flatMap((stay, at): RuleConflict[] => {
-    if (stay < 0) return []
-    const { gameId, mode } = stationAt(plan, stays[stay].stationId)
-    return mode === 'own' && gameOf(gameId).room.adult ? [{ kind: 'adult', ...cellOf(at) }] : []
+export function holdAgainstRules(plan: PlacedPlan, input: PlannerInput, taken: Int32Array): Ruled {
+  const told = tellPlan(planProblem(planInputSchema.parse(input)), taken)
+  const withoutAdult = told.visits.flatMap(({ slot, group, station }): RuleConflict[] => {
+    const { gameId, mode } = stationAt(plan, station)
+    return mode === 'own' && gameOf(gameId).room.adult ? [{ kind: 'adult', slot, groupId: group }] : []
   })
   const weighed = new Map<SoftRule, number>()
-  for (const { rule, cost } of costs)
+  for (const { rule, cost } of told.costs)
     if (Number.isFinite(cost)) weighed.set(rule, (weighed.get(rule) ?? 0) + cost)
   return {
     conflicts: [
       ...withoutAdult,
-      ...conflicts.flatMap(({ rule, time, groups: those }) =>
-        rule === 'not-shown'
-          ? []
-          : those.map((group): RuleConflict => ({ kind: rule, slot: time, groupId: ids[group] })),
+      ...told.conflicts.flatMap(({ rule, slot, groups }) =>
+        rule === 'not-shown' ? [] : groups.map((groupId): RuleConflict => ({ kind: rule, slot, groupId })),
       ),
-      ...costs.flatMap(({ rule, time, group }): RuleConflict[] =>
-        rule === 'game-again' && time !== null && group !== null && !repeatsToday(plan, time, ids[group])
-          ? [{ kind: 'game-again', slot: time, groupId: ids[group] }]
+      ...told.costs.flatMap(({ rule, slot, group }): RuleConflict[] =>
+        rule === 'game-again' && slot !== undefined && group !== undefined && !repeatsToday(plan, slot, group)
+          ? [{ kind: 'game-again', slot, groupId: group }]
           : [],
       ),
     ],
-    gaps: [...taken].flatMap((stay, at) => {
-      const { slot, groupId } = cellOf(at)
-      return stay >= 0 ? [] : [{ slot, groupId, ...whyNowhere(problem, taken, slot, at % ids.length) }]
-    }),
+    gaps: told.nowhere.map(({ slot, group, nothingOffered, rules }) => ({
+      slot,
+      groupId: group,
+      nothingOffered,
+      rules,
+    })),
     costs: [...weighed].map(([rule, cost]) => ({ rule, cost })),
+    adults: told.adults.map(({ slot, station, adult }) => ({ slot, station, adult })),
   }
 }
 

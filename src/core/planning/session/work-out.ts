@@ -1,5 +1,5 @@
 import { gameOf } from '../../games'
-import { placeAdults, type AdultNeed, type AdultPlace } from '../adults'
+import type { AdultPlace } from '../adults'
 import { againstInventory, type Stocked } from '../inventory'
 import { materialsOf, type Need, type SlotDemand } from '../materials'
 import { isPrinted } from '../shelf'
@@ -113,7 +113,7 @@ export function workOut(
     }),
     visits,
     pairsStay: mode === 'pairs',
-    adults: adultsIn(plan, visits),
+    adults: ruled?.adults ?? [],
     conflicts: [...conflictsOf(plan, visits), ...(ruled?.conflicts ?? [])],
     gaps: ruled?.gaps ?? [],
     costs: ruled?.costs ?? [],
@@ -125,16 +125,6 @@ export function workOut(
     ),
     print: materials.all.filter(({ item }) => isPrinted(item)),
   }
-}
-
-function adultsIn({ slots, stations, adults }: Plan, visits: readonly PlannedVisit[]): AdultPlace<string>[] {
-  const needs = Array.from({ length: slots }, (_, slot) =>
-    stations.flatMap(({ id, mode }): AdultNeed<string>[] => {
-      const busy = visits.some((visit) => visit.slot === slot && visit.stationId === id)
-      return busy && mode !== 'own' ? [{ station: id, led: mode === 'adult-led' }] : []
-    }),
-  )
-  return placeAdults(needs, adults)
 }
 
 /** What a visit needs: of own ranges in one set each its own board and pack. */
