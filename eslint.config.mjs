@@ -7,6 +7,7 @@ const config = [
   ...next,
   ...coreWebVitals,
   ...typescript,
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],

@@ -2,7 +2,7 @@
 // Plain JavaScript, because it runs before anything is installed.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
-import { startPostgres } from './postgres.mjs'
+import { startPostgres } from './postgres.cjs'
 import { browser, build, freePort, measures, packages, postgres, root, run, say } from './setup.mjs'
 
 const [command, ...rest] = process.argv.slice(2)

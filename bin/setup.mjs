@@ -6,7 +6,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { isThere } from './postgres.mjs'
+import { isThere } from './postgres.cjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
+import { readFileSync } from 'node:fs'
 import { openDatabase } from '../src/data/connection'
 import { observation } from '../src/data/schema'
 import { runningSession } from './support/school'
@@ -67,4 +68,32 @@ test('a second process on the same folder is refused with a clear message, and b
   await expect(startServer(folder)).rejects.toThrow('is in use by another Islands')
   expect((await fetch(`${server.url}/new`)).status).toBe(200)
   await server.stop()
+})
+
+/** Seconds of a processor that a process has used. */
+function processorSeconds(pid: number): number {
+  const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ')
+  return (Number(fields[11]) + Number(fields[12])) / 100
+}
+
+test('the window that the server was started in is closed: it goes on, and at rest it rests', async () => {
+  const folder = freshFolder()
+  const { classId } = await runningSession(folder)
+  const server = await startServer(folder)
+  server.process.stdout!.destroy()
+  server.process.stderr!.destroy()
+  // Something that is printed: a request that can't be read.
+  await fetch(`${server.url}/c/${classId}/groups`, {
+    method: 'POST',
+    headers: { 'next-action': 'nothing', 'content-type': 'text/plain' },
+    body: '[',
+  }).catch(() => undefined)
+  expect((await fetch(`${server.url}/c/${classId}`)).status).toBe(200)
+  // Threads that were made ready at the start have come to rest by then.
+  await new Promise((resolve) => setTimeout(resolve, 6_000))
+  const before = processorSeconds(server.process.pid!)
+  await new Promise((resolve) => setTimeout(resolve, 3_000))
+  expect(processorSeconds(server.process.pid!) - before).toBeLessThan(1)
+  expect((await fetch(`${server.url}/c/${classId}`)).status).toBe(200)
+  await server.stop('SIGKILL')
 })

@@ -8,7 +8,7 @@ import { createClass } from '../src/server/classes'
 import { groupsPage, saveGroups } from '../src/server/groups/groups'
 import { planPage } from '../src/server/plan/plan'
 import { currentViewer } from '../src/server/viewer'
-import { didAction } from './actions'
+import { didAction } from '../e2e/support/actions'
 import { markFor, postMark, say, serveFolder, wait } from './support'
 
 const eight = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne']

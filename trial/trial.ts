@@ -5,6 +5,7 @@ import { fuzz } from './fuzz'
 import { kills } from './kills'
 import { levels } from './levels'
 import { load } from './load'
+import { requests } from './requests'
 import { scale } from './scale'
 import { say } from './support'
 
@@ -15,7 +16,8 @@ const trials: Record<string, () => Promise<object>> = {
   kills: () => kills(300, minutes(60)),
   load: () => load(150),
   levels: () => levels(),
-  fuzz: () => fuzz(6000, minutes(15)),
+  fuzz: () => fuzz(6000, minutes(25)),
+  requests: () => requests(3000, minutes(10)),
   scale: () => scale(20, 206, 8),
 }
 

@@ -4,12 +4,20 @@ import { groupsPage, saveGroups } from '../../src/server/groups/groups'
 import { closeThreads } from '../../src/server/heavy/threads'
 import { planPage, savePlan } from '../../src/server/plan/plan'
 import { runPage, tapClock } from '../../src/server/run'
-import { currentViewer } from '../../src/server/viewer'
+import { ensureAdult } from '../../src/data/queries/classes'
+import { serverDatabase } from '../../src/data/server-database'
+import { currentViewer, theTeacher } from '../../src/server/viewer'
 
 /** Does something with the use cases on a folder that no server holds. */
-export async function withFolder<T>(folder: string, work: () => Promise<T>): Promise<T> {
+export const withFolder = <T>(folder: string, work: () => Promise<T>) => withDatabase({ folder }, work)
+
+/** The same on a folder or on a PostgreSQL server. */
+async function withDatabase<T>(
+  where: Parameters<typeof openDatabase>[0],
+  work: () => Promise<T>,
+): Promise<T> {
   const shared = globalThis as { islandsDatabase?: unknown }
-  const open = openDatabase({ folder })
+  const open = openDatabase(where)
   shared.islandsDatabase = open
   try {
     return await work()
@@ -22,10 +30,11 @@ export async function withFolder<T>(folder: string, work: () => Promise<T>): Pro
 
 const six = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya']
 
-/** A folder with a class whose session runs. */
-export const runningSession = (folder: string, names: readonly string[] = six) =>
-  withFolder(folder, async () => {
+/** A class whose session runs, in a folder or on a PostgreSQL server. */
+export const runningSession = (where: string | { url: string }, names: readonly string[] = six) =>
+  withDatabase(typeof where === 'string' ? { folder: where } : { ...where, folder: '' }, async () => {
     const viewer = currentViewer()
+    await ensureAdult(await serverDatabase(), theTeacher)
     const classId = crypto.randomUUID()
     await createClass(viewer, {
       classId,
@@ -41,5 +50,5 @@ export const runningSession = (folder: string, names: readonly string[] = six) =
     await savePlan(viewer, { classId, sessionId, groupingId, plan })
     await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
     const page = await runPage(viewer, { classId })
-    return { classId, sessionId, visits: page!.visits }
+    return { classId, sessionId, groups, visits: page!.visits }
   })

@@ -30,6 +30,9 @@ export const lanAddresses = (): string[] =>
 
 /** Starts Islands behind its guard, and ends it when it is asked to. */
 export async function serve({ port, lan, devicesFile, cold, say }: ServeOptions): Promise<Server> {
+  // Whoever read what is printed may have gone, with the window it was started in: that is no fault. Unheard, each
+  // failed line would be told by another one, for ever.
+  for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined)
   const addresses = lan ? lanAddresses() : []
   const own = hostname().toLowerCase()
   const hosts = [

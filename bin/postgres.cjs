@@ -1,9 +1,10 @@
 // Debian's PostgreSQL for the tests: a cluster of its own in a folder that goes when it is stopped.
-import { spawnSync } from 'node:child_process'
-import { chmodSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+// CommonJS, because both the plain scripts and the tests load it.
+const { spawnSync } = require('node:child_process')
+const { chmodSync, existsSync, mkdtempSync, readdirSync, rmSync } = require('node:fs')
+const { createServer } = require('node:net')
+const { tmpdir } = require('node:os')
+const { join } = require('node:path')
 
 const home = '/usr/lib/postgresql'
 
@@ -15,7 +16,7 @@ function binaries() {
   return bin && existsSync(join(bin, 'initdb')) ? bin : null
 }
 
-export const isThere = () => binaries() !== null
+const isThere = () => binaries() !== null
 
 /** Root may not run a database: it is run as Debian's user for it. */
 function call(program, args) {
@@ -35,7 +36,7 @@ const freePort = () =>
   })
 
 /** Starts a server. @returns its address, and a way to stop it, start it again and end it */
-export async function startPostgres() {
+async function startPostgres() {
   const bin = binaries()
   const port = await freePort()
   const folder = mkdtempSync(join(tmpdir(), 'islands-postgres-'))
@@ -57,3 +58,5 @@ export async function startPostgres() {
     },
   }
 }
+
+module.exports = { isThere, startPostgres }

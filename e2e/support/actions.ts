@@ -19,8 +19,14 @@ function actionId(name: string): string {
   return id
 }
 
+/** Names of all actions. */
+export function actionNames(): string[] {
+  actionId('saveGroupsAction')
+  return [...ids!.keys()]
+}
+
 /** Calls a server action as a page does. */
-const askAction = (url: string, page: string, name: string, input: unknown): Promise<Response> =>
+export const askAction = (url: string, page: string, name: string, input: unknown): Promise<Response> =>
   fetch(url + page, {
     method: 'POST',
     headers: {
