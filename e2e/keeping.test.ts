@@ -118,3 +118,32 @@ test('a child is erased only when its name is written; then it is in no backup a
   expect(there).not.toContain('Quillon')
   expect(there).toContain('Zebediah')
 })
+
+test.each([
+  [390, 844],
+  [820, 1180],
+])('at %i × %i no place is wider than the window', async (width, height) => {
+  const other = await Person.at(server.url, { width, height })
+  try {
+    for (const place of [
+      '',
+      '/class',
+      '/groups',
+      '/games',
+      '/games/landfall',
+      '/plan',
+      '/run',
+      '/progress',
+      '/settings',
+    ]) {
+      await other.goTo(base + place)
+      await other.find('//h1')
+      const [wide, window] = await other.driver.executeScript<[number, number]>(
+        'return [document.documentElement.scrollWidth, innerWidth]',
+      )
+      expect([place, wide <= window]).toEqual([place, true])
+    }
+  } finally {
+    await other.leave()
+  }
+})
