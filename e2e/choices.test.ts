@@ -211,3 +211,33 @@ test('partners: the plan says who plays with whom; on the run board who is left 
   ).toBe(true)
   await clean()
 })
+
+test('two tabs: groups are made anew in one; the plan open in the other is not kept for them before it was looked at', async () => {
+  await person.goTo('/new')
+  await person.enter('Name of the class', 'Sanderling Class')
+  await person.paste('Children', names.join('\n'))
+  await person.press('Create class of 12')
+  await person.sees(/of 12 in their zone/)
+  const own = new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
+  await person.press('Save groups')
+  await person.press('To the plan')
+  await person.sees(/stations/)
+  await person.choose('Adults', '3')
+  await person.button('Ready')
+  const other = await Person.at(server.url)
+  try {
+    await other.goTo(`${own}/groups`)
+    await other.choose('Groups', '3')
+    await other.press('Save as new version')
+    await other.find('//p[contains(.,"version 2")]')
+  } finally {
+    await other.leave()
+  }
+  await person.press('Ready')
+  await person.find('//*[contains(.,"The groups have changed since this plan was opened")]')
+  await clean()
+  await person.press('Look again')
+  await person.waitFor(async () => (await person.all('.plan-grid tbody tr')).length === 3, 'three groups')
+  await (await person.find('//button[starts-with(normalize-space(.),"Ready")]')).click()
+  await person.sees(/Slot 1 of 2/)
+})
