@@ -69,17 +69,19 @@ function estimateRow(pupilId: string, strand: StrandId, running: Running): Estim
 
 type Placed = Pick<PlacementRow, 'pupilId' | 'strand' | 'step' | 'sureness' | 'day'>
 
-/** So many records are gone through in a few milliseconds; more are left to another thread. */
-const quickly = 60
+/** Of so many days and records a history is gone through in a few milliseconds; a longer one is left to another thread. */
+const quickly = { days: 40, records: 600 }
+
+const isQuick = (history: readonly ObservationRow[]) =>
+  history.length <= quickly.records && new Set(history.map(({ schoolDay }) => schoolDay)).size <= quickly.days
 
 /** Works an estimate out anew from placement and all records that stand. */
 export async function rebuildEstimate(scope: ClassScope, placed: Placed) {
   const { pupilId, strand } = placed
   const history = await historyOf(scope, pupilId, strand)
-  const { running, band } =
-    history.length <= quickly
-      ? throughHistory(placed, history, schoolDaysBetween)
-      : await planThread().run('throughHistory', { placed, history }, { limitMs: 60_000 })
+  const { running, band } = isQuick(history)
+    ? throughHistory(placed, history, schoolDaysBetween)
+    : await planThread().run('throughHistory', { placed, history }, { limitMs: 60_000 })
   await saveEstimates(scope, [estimateRow(pupilId, strand, running)])
   await clearBand(scope, pupilId, strand)
   await saveBand(

@@ -119,11 +119,11 @@ const toDraw = (points: readonly BandPoint[]): DrawnPoint[] =>
 const milli = (logits: number) => Math.round(logits * 1000) / 1000
 
 /** Weeks that the small bands of a class show: a term. The page of a child goes back to the start. */
-const weeksDrawn = 14
+const weeksDrawn = 12
 
 /** Bands of a term; of a child that was not seen in it, where it stood last. */
 async function classBands(scope: ClassScope, children: readonly Child[], strand: StrandId, today: Day) {
-  const span = { dailyFrom: addDays(today, -14), from: addDays(today, -7 * weeksDrawn) }
+  const span = { dailyFrom: addDays(today, -7), from: addDays(today, -7 * weeksDrawn) }
   const bands = await bandsOf(scope, { strand }, span)
   const drawn = new Set(bands.map(({ pupilId }) => pupilId))
   const unseen = children.filter(({ id, followed }) => followed.includes(strand) && !drawn.has(id))

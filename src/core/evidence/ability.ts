@@ -47,6 +47,13 @@ export function weighted({ from, mass }: Ability, likelihood: (theta: number) =>
   return normalised({ from, mass: after })
 }
 
+/** Each cell weighted with the likelihood at it. */
+export function weightedBy({ from, mass }: Ability, likelihood: Float64Array): Ability {
+  const after = new Float64Array(mass.length)
+  for (let i = 0; i < mass.length; i++) after[i] = something(mass[i] * likelihood[i])
+  return normalised({ from, mass: after })
+}
+
 /** Ability after normal drift of `sd` logits: mass that leaves the grid is dropped. */
 export function drifted({ from, mass }: Ability, sd: number): Ability {
   if (sd <= 0) return { from, mass }
@@ -111,11 +118,14 @@ export function abilityPercentile({ from, mass }: Ability, q: number): number {
   return from + (mass.length - 0.5) * gridStep
 }
 
+/** Numbers this small are reckoned with a hundred times slower, and no sum of a grid of them shows in any figure. */
+const something = (p: number) => (p > 1e-300 ? p : 0)
+
 function normalised({ from, mass }: Ability): Ability {
   let total = 0
   for (let i = 0; i < mass.length; i++) total += mass[i]
   if (!(total > 0)) throw new NoCommonMass()
   const share = new Float64Array(mass.length)
-  for (let i = 0; i < mass.length; i++) share[i] = mass[i] / total
+  for (let i = 0; i < mass.length; i++) share[i] = something(mass[i] / total)
   return { from, mass: share }
 }

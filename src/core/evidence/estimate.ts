@@ -6,8 +6,10 @@ import {
   abilitySd,
   drifted,
   expectation,
+  gridPoints,
   normalAbility,
   weighted,
+  weightedBy,
   type Ability,
 } from './ability'
 import { likelihood, observationSchema, rightAlone, type Observation } from './observation'
@@ -56,7 +58,35 @@ export function observe(
   noise = noisePerDay,
 ): Belief {
   const { ability, day } = waitUntil(belief, observation.day, noise)
-  return { ability: weighted(ability, likelihood(observation, difficulties)), day }
+  return {
+    ability:
+      'judged' in observation
+        ? weightedBy(ability, judgedCurve(ability, observation, difficulties))
+        : weighted(ability, likelihood(observation, difficulties)),
+    day,
+  }
+}
+
+/** Likelihoods of judgements over a grid: a few hundred in all, and a mark on a tablet needs one of them every time. */
+const curves = new Map<string, Float64Array>()
+const mostCurves = 400
+
+function judgedCurve(
+  ability: Ability,
+  observation: Extract<Observation, { judged: unknown }>,
+  difficulties: readonly number[],
+): Float64Array {
+  const { from, mass } = ability
+  const { judged, weight, step } = observation
+  const key = `${judged} ${weight} ${difficulties[step]} ${from} ${mass.length}`
+  let curve = curves.get(key)
+  if (!curve) {
+    const at = likelihood(observation, difficulties)
+    curve = gridPoints(ability).map(at)
+    if (curves.size >= mostCurves) curves.delete(curves.keys().next().value!)
+    curves.set(key, curve)
+  }
+  return curve
 }
 
 const secureAt = (ability: Ability, difficulties: readonly number[]) =>

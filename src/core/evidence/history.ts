@@ -35,7 +35,13 @@ export interface Running {
   observations: number
 }
 
-export const difficultiesOf = (strand: StrandId) => strandOf(strand).steps.map(({ difficulty }) => difficulty)
+const ladders = new Map<StrandId, readonly number[]>()
+
+export function difficultiesOf(strand: StrandId): readonly number[] {
+  let ladder = ladders.get(strand)
+  if (!ladder) ladders.set(strand, (ladder = strandOf(strand).steps.map(({ difficulty }) => difficulty)))
+  return ladder
+}
 
 /** A belief from the mass of its cells, as they were kept for the strand's ladder. */
 export function beliefFrom(strand: StrandId, mass: Float64Array): Belief {
