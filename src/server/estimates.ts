@@ -69,19 +69,17 @@ function estimateRow(pupilId: string, strand: StrandId, running: Running): Estim
 
 type Placed = Pick<PlacementRow, 'pupilId' | 'strand' | 'step' | 'sureness' | 'day'>
 
-/** Of so many days and records a history is gone through in a few milliseconds; a longer one is left to another thread. */
-const quickly = { days: 40, records: 600 }
-
-const isQuick = (history: readonly ObservationRow[]) =>
-  history.length <= quickly.records && new Set(history.map(({ schoolDay }) => schoolDay)).size <= quickly.days
+/** So many kinds of records by day are gone through in a few milliseconds; more are left to another thread. */
+const quickly = 60
 
 /** Works an estimate out anew from placement and all records that stand. */
 export async function rebuildEstimate(scope: ClassScope, placed: Placed) {
   const { pupilId, strand } = placed
   const history = await historyOf(scope, pupilId, strand)
-  const { running, band } = isQuick(history)
-    ? throughHistory(placed, history, schoolDaysBetween)
-    : await planThread().run('throughHistory', { placed, history }, { limitMs: 60_000 })
+  const { running, band } =
+    history.length <= quickly
+      ? throughHistory(placed, history, schoolDaysBetween)
+      : await planThread().run('throughHistory', { placed, history }, { limitMs: 60_000 })
   await saveEstimates(scope, [estimateRow(pupilId, strand, running)])
   await clearBand(scope, pupilId, strand)
   await saveBand(
@@ -155,7 +153,7 @@ export async function updateEstimate(scope: ClassScope, { pupilId, strand, came,
   const known = runningOf(before)
   const ofTheDay = await historyOf(scope, pupilId, strand, before.day)
   const change = (came ? 1 : 0) - (went ? 1 : 0)
-  const earlier = before.observations + change - ofTheDay.length
+  const earlier = before.observations + change - ofTheDay.reduce((sum, { times }) => sum + times, 0)
   let running: Running = {
     belief: known.morning,
     day: known.morningDay,

@@ -47,10 +47,11 @@ export function weighted({ from, mass }: Ability, likelihood: (theta: number) =>
   return normalised({ from, mass: after })
 }
 
-/** Each cell weighted with the likelihood at it. */
-export function weightedBy({ from, mass }: Ability, likelihood: Float64Array): Ability {
+/** Each cell weighted with the likelihood at it, as often as that was seen. */
+export function weightedBy({ from, mass }: Ability, likelihood: Float64Array, times: number): Ability {
   const after = new Float64Array(mass.length)
-  for (let i = 0; i < mass.length; i++) after[i] = something(mass[i] * likelihood[i])
+  for (let i = 0; i < mass.length; i++)
+    if (mass[i] > 0) after[i] = something(mass[i] * (times === 1 ? likelihood[i] : likelihood[i] ** times))
   return normalised({ from, mass: after })
 }
 

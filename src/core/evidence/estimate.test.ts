@@ -1,3 +1,5 @@
+import { schoolDaysBetween } from '../planning/calendar'
+import { throughHistory } from './history'
 import fc from 'fast-check'
 import {
   estimate,
@@ -163,4 +165,35 @@ test('bad input names its field', () => {
   expect(paths({ observations: [{ day: 6, step: 0, judged: 'own' }], onDay: 3 })).toEqual([
     'observations.0.day',
   ])
+})
+
+test('the same records counted weigh as much as one after the other, whatever their order', () => {
+  const placed = { strand: 'add', step: 'count-on-10', sureness: 'sure', day: '2026-11-02' } as const
+  const record = (step: string, judged: 'own' | 'help' | 'notYet', times: number) =>
+    ({
+      strand: 'add',
+      step,
+      judged,
+      right: null,
+      of: null,
+      weight: 1,
+      schoolDay: '2026-11-03',
+      times,
+    }) as const
+  const tally = { strand: 'add', step: 'count-on-10', judged: null, right: 3, of: 4, weight: 0.5 } as const
+  const counted = [
+    record('count-on-10', 'own', 7),
+    record('count-on-20', 'help', 4),
+    record('count-on-20', 'notYet', 3),
+    { ...tally, schoolDay: '2026-11-03', times: 3 },
+  ]
+  const singly = counted.flatMap((one) => Array.from({ length: one.times }, () => ({ ...one, times: 1 })))
+  const [together, apart, backwards] = [counted, singly, [...singly].reverse()].map(
+    (history) => throughHistory(placed, history, schoolDaysBetween).running,
+  )
+  expect(together.observations).toBe(17)
+  expect(apart.observations).toBe(17)
+  for (const other of [apart, backwards])
+    for (let i = 0; i < together.belief.ability.mass.length; i++)
+      expect(Math.abs(together.belief.ability.mass[i] - other.belief.ability.mass[i])).toBeLessThan(1e-12)
 })

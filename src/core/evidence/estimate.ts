@@ -50,19 +50,20 @@ export function waitUntil(belief: Belief, day: number, noise = noisePerDay): Bel
   return { ability: drifted(belief.ability, noise * Math.sqrt(days)), day }
 }
 
-/** One observation is taken in; it must not be older than the belief. */
+/** One observation is taken in, as often as it was made that day; it must not be older than the belief. */
 export function observe(
   belief: Belief,
   observation: Observation,
   difficulties: readonly number[],
   noise = noisePerDay,
+  times = 1,
 ): Belief {
   const { ability, day } = waitUntil(belief, observation.day, noise)
   return {
     ability:
       'judged' in observation
-        ? weightedBy(ability, judgedCurve(ability, observation, difficulties))
-        : weighted(ability, likelihood(observation, difficulties)),
+        ? weightedBy(ability, judgedCurve(ability, observation, difficulties), times)
+        : weighted(ability, likelihood({ ...observation, weight: observation.weight * times }, difficulties)),
     day,
   }
 }

@@ -14,6 +14,11 @@ export interface Evidence extends StepPlace {
   schoolDay: string
 }
 
+/** The same record as often as it was made on its day: within a day the order of records makes no difference. */
+export interface Counted extends Evidence {
+  times: number
+}
+
 /** Where a child was first placed on a strand, and when. */
 export interface PlacedOn extends StepPlace {
   sureness: Sureness
@@ -56,16 +61,27 @@ export function placedBelief(placed: PlacedOn): Running {
 }
 
 /** Takes in one record that is not older than what is known; older than the placement counts as of its day. */
-export function takeIn(running: Running, row: Evidence, daysBetween: DaysBetween): Running {
+export function takeIn(
+  running: Running,
+  row: Evidence & { times?: number },
+  daysBetween: DaysBetween,
+): Running {
   const { belief, day, morning, morningDay, observations } = running
+  const { times = 1 } = row
   const later = row.schoolDay > day
   const gap = Math.max(0, daysBetween(day, row.schoolDay))
   return {
-    belief: observe({ ...belief, day: 0 }, asObservation(row, gap), difficultiesOf(row.strand)),
+    belief: observe(
+      { ...belief, day: 0 },
+      asObservation(row, gap),
+      difficultiesOf(row.strand),
+      undefined,
+      times,
+    ),
     day: later ? row.schoolDay : day,
     morning: later ? belief : morning,
     morningDay: later ? day : morningDay,
-    observations: observations + 1,
+    observations: observations + times,
   }
 }
 
@@ -88,7 +104,7 @@ export interface BandDay {
 /** What a placement and a history, oldest first, amount to, with the band at the end of each day of it. */
 export function throughHistory(
   placed: PlacedOn,
-  history: readonly Evidence[],
+  history: readonly Counted[],
   daysBetween: DaysBetween,
 ): { running: Running; band: BandDay[] } {
   let running = placedBelief(placed)

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gte, inArray, isNotNull, sql, type SQL } from 'drizzle-orm'
 import { unionAll } from 'drizzle-orm/pg-core'
 import type { MarksLately } from '@/core/planning/session/past'
+import type { Counted } from '@/core/evidence/history'
 import type { StrandId } from '@/core/skills'
 import { observation, pupil } from '../schema'
 import type { ClassScope } from '../scope'
@@ -73,17 +74,27 @@ export async function setAside({ db, classId }: ClassScope, id: string) {
 }
 
 const standing = (classId: string) => and(eq(observation.classId, classId), observation.standing)
-const oldestFirst = [asc(observation.schoolDay), asc(observation.madeAt), asc(observation.id)]
 
-/** The standing records of a child on a strand, oldest first; all, or those from a day on. */
+/** The standing records of a child on a strand, counted by day; the oldest day first, all days or those from one on. */
 export function historyOf(
   { db, classId }: ClassScope,
   pupilId: string,
   strand: StrandId,
   from?: string,
-): Promise<ObservationRow[]> {
+): Promise<Counted[]> {
+  const { step, judged, right, of, weight, schoolDay } = observation
+  const same = [schoolDay, step, judged, right, of, weight] as const
   return db
-    .select()
+    .select({
+      strand: observation.strand,
+      step,
+      judged,
+      right,
+      of,
+      weight,
+      schoolDay,
+      times: sql<number>`count(*)::int`,
+    })
     .from(observation)
     .where(
       and(
@@ -93,7 +104,8 @@ export function historyOf(
         from === undefined ? undefined : gte(observation.schoolDay, from),
       ),
     )
-    .orderBy(...oldestFirst)
+    .groupBy(observation.strand, ...same)
+    .orderBy(...same)
 }
 
 /** The newest standing records of a child, newest first. */

@@ -98,8 +98,12 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
 export async function visitOf({ db, classId }: ClassScope, id: string, pupilId: string) {
   const [row] = await db
     .select({
-      visit,
-      session: stationSession,
+      visit: { levelId: visit.levelId, ownLevels: visit.ownLevels },
+      session: {
+        state: stationSession.state,
+        begunAt: stationSession.begunAt,
+        day: stationSession.day,
+      },
       gameId: station.gameId,
       strand: grouping.strand,
       isThere: isNotNull(groupMember.pupilId),

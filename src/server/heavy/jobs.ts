@@ -1,7 +1,7 @@
 import { adviceIn, tryChanges, type Advice } from '@/core/analysis/advice'
 import { analyse, analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import { finishInSlot } from '@/core/analysis/level-measure'
-import { throughHistory, type Evidence, type PlacedOn } from '@/core/evidence/history'
+import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf } from '@/core/games'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import type { Figures, PlanContext } from '@/core/planning/session/context'
@@ -35,7 +35,7 @@ export const jobs = {
     return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
   },
 
-  throughHistory: ({ placed, history }: { placed: PlacedOn; history: Evidence[] }) =>
+  throughHistory: ({ placed, history }: { placed: PlacedOn; history: Counted[] }) =>
     throughHistory(placed, history, schoolDaysBetween),
 
   workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
