@@ -4,14 +4,16 @@ import { answer, DatabaseAway } from '@/server/answer'
 export const problem = (status: number, words: string) =>
   NextResponse.json({ ok: false, problems: [words] }, { status })
 
-/** The answer to a program: what a use case gives, or why not. */
+/**
+ * The answer to a program: what a use case gives, or why not. A refusal (422) is not to be sent again; while the
+ * database is away (503) it is.
+ */
 export async function answered<T>(work: Promise<T>, made: (value: T) => Response): Promise<Response> {
   try {
-    const result = await answer(work)
-    return result.ok ? made(result.value) : NextResponse.json(result, { status: 422 })
+    return made(await work)
   } catch (error) {
     if (error instanceof DatabaseAway) return problem(503, error.message)
-    throw error
+    return NextResponse.json(await answer(Promise.reject(error)), { status: 422 })
   }
 }
 
