@@ -1,9 +1,8 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
-import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { Person } from './support/browser'
+import { Person, places } from './support/browser'
 import { runningSession } from './support/school'
 import { freshFolder, startServer, type TestServer } from './support/server'
 
@@ -125,17 +124,7 @@ test.each([
 ])('at %i × %i no place is wider than the window', async (width, height) => {
   const other = await Person.at(server.url, { width, height })
   try {
-    for (const place of [
-      '',
-      '/class',
-      '/groups',
-      '/games',
-      '/games/landfall',
-      '/plan',
-      '/run',
-      '/progress',
-      '/settings',
-    ]) {
+    for (const place of places) {
       await other.goTo(base + place)
       await other.find('//h1')
       const [wide, window] = await other.driver.executeScript<[number, number]>(

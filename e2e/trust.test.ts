@@ -7,7 +7,7 @@ import { childPage } from '../src/server/progress'
 import { runPage } from '../src/server/run'
 import { lanAddresses } from '../src/server/http/serve'
 import { currentViewer } from '../src/server/viewer'
-import { Person } from './support/browser'
+import { Person, places } from './support/browser'
 import { runningSession, withFolder } from './support/school'
 import { freshFolder, startServer, type TestServer } from './support/server'
 
@@ -125,17 +125,6 @@ test('every place keeps to its own security policy, and answers what is not ther
   const { classId, visits } = await runningSession(folder)
   server = await startServer(folder)
   const person = await personAt(server.url)
-  const places = [
-    '',
-    '/class',
-    '/groups',
-    '/games',
-    '/games/landfall',
-    '/plan',
-    '/run',
-    '/progress',
-    '/settings',
-  ]
   for (const place of [...places, `/children/${visits[0].children[0].id}`]) {
     await person.goTo(`/c/${classId}${place}`)
     await person.heading()

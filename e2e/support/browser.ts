@@ -10,6 +10,19 @@ const axeSource = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
 /** Milliseconds that something is waited for: long, because shared machines have slow minutes. */
 const patience = 45_000
 
+/** What of a class has an address, but for a child. */
+export const places = [
+  '',
+  '/class',
+  '/groups',
+  '/games',
+  '/games/landfall',
+  '/plan',
+  '/run',
+  '/progress',
+  '/settings',
+]
+
 /** A person at a browser: finds things by what they say, and counts what it takes. */
 export class Person {
   /** Clicks, choices and texts entered so far. */

@@ -1,6 +1,5 @@
-import { schoolDaysBetween } from '../planning/calendar'
-import { throughHistory } from './history'
 import fc from 'fast-check'
+import { schoolDaysBetween } from '../planning/calendar'
 import {
   estimate,
   estimateInputSchema,
@@ -10,6 +9,7 @@ import {
   waitUntil,
   type Belief,
 } from './estimate'
+import { throughHistory } from './history'
 import { normalAbility } from './ability'
 import type { Observation } from './observation'
 
@@ -196,4 +196,20 @@ test('the same records counted weigh as much as one after the other, whatever th
   for (const other of [apart, backwards])
     for (let i = 0; i < together.belief.ability.mass.length; i++)
       expect(Math.abs(together.belief.ability.mass[i] - other.belief.ability.mass[i])).toBeLessThan(1e-12)
+})
+
+test('a judgement made a thousand times in a day still leaves an ability possible', () => {
+  const placed = { strand: 'add', step: 'count-on-10', sureness: 'sure', day: '2026-11-02' } as const
+  const often = {
+    strand: 'add',
+    step: 'count-on-10',
+    judged: 'help',
+    right: null,
+    of: null,
+    weight: 1,
+  } as const
+  const history = [{ ...often, schoolDay: '2026-11-03', times: 1000 }]
+  const { running } = throughHistory(placed, history, schoolDaysBetween)
+  expect(running.observations).toBe(1000)
+  expect(running.belief.ability.mass.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 9)
 })

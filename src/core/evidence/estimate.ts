@@ -83,7 +83,10 @@ function judgedCurve(
   let curve = curves.get(key)
   if (!curve) {
     const at = likelihood(observation, difficulties)
-    curve = gridPoints(ability).map(at)
+    const plain = gridPoints(ability).map(at)
+    // Only its shape counts; with 1 at the top it can be taken many times over without vanishing everywhere.
+    const top = plain.reduce((most, value) => Math.max(most, value), 0)
+    curve = plain.map((value) => value / top)
     if (curves.size >= mostCurves) curves.delete(curves.keys().next().value!)
     curves.set(key, curve)
   }
