@@ -3,7 +3,7 @@ import { DatabaseAway } from '@/data/away'
 import { closeServerDatabase, openServerDatabase, serverDatabase } from '@/data/server-database'
 import { addChildren, classTable, createClass, place } from './classes'
 import { groupsPage, saveGroups } from './groups/groups'
-import { recordMark } from './marks'
+import { recordMark } from './marks/marks'
 import { runPage } from './run'
 import {
   grouped,

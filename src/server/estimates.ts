@@ -6,6 +6,7 @@ import {
   placedBelief,
   summaryOf,
   takeIn,
+  type Counted,
   throughHistory,
   type Running,
 } from '@/core/evidence/history'
@@ -15,13 +16,13 @@ import { strandOf, type StrandId } from '@/core/skills'
 import {
   clearBand,
   densityOf,
-  estimateOf,
+  estimatesInFull,
   placementOf,
   saveBand,
   saveEstimates,
   type EstimateWithDensity,
 } from '@/data/queries/estimates'
-import { historyOf, type ObservationRow } from '@/data/queries/observations'
+import { historiesOf, historyOf, type ObservationRow } from '@/data/queries/observations'
 import { savePlacements, yearGroupOf, type EstimateRow, type PlacementRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 import { planThread } from './heavy/threads'
@@ -138,38 +139,67 @@ export interface EvidenceChange {
 }
 
 /**
- * Brings an estimate up to date with one record that counts from now on, or no more: one pass over the grid where
- * it is the newest, from the morning of its day where it is of the newest day, else from the whole history.
+ * How far back an estimate has to go to take changes in: to what it holds, to the morning of its day, or to the
+ * placement. The morning tells of the day only if the day brought records after it.
  */
-export async function updateEstimate(scope: ClassScope, { pupilId, strand, came, went }: EvidenceChange) {
-  const before = await estimateOf(scope, pupilId, strand)
-  if (!before || before.ladder !== ladderOf(strand)) return rebuildFromPlacement(scope, (came ?? went)!)
-  const earliest = [came, went].flatMap((row) => (row ? [row.schoolDay] : [])).sort()[0]
-  if (went === null && came && came.schoolDay >= before.day)
-    return store(takeIn(runningOf(before), came, schoolDaysBetween))
-  // The morning tells of the day only if the day brought records after it.
-  if (earliest < before.day || before.morningDay >= before.day)
-    return rebuildFromPlacement(scope, (came ?? went)!)
-  const known = runningOf(before)
-  const ofTheDay = await historyOf(scope, pupilId, strand, before.day)
-  const change = (came ? 1 : 0) - (went ? 1 : 0)
-  const earlier = before.observations + change - ofTheDay.reduce((sum, { times }) => sum + times, 0)
-  let running: Running = {
-    belief: known.morning,
-    day: known.morningDay,
-    morning: known.morning,
-    morningDay: known.morningDay,
-    observations: earlier,
-  }
-  for (const row of ofTheDay) running = takeIn(running, row, schoolDaysBetween)
-  if (ofTheDay.length === 0) await clearBand(scope, pupilId, strand, before.day)
-  return store(running)
+function goesBackTo(
+  before: EstimateWithDensity | undefined,
+  changes: readonly EvidenceChange[],
+): 'now' | 'morning' | 'placement' {
+  if (!before || before.ladder !== ladderOf(before.strand)) return 'placement'
+  const touched = changes.flatMap(({ came, went }) => [came, went]).filter((row) => row !== null)
+  if (touched.some(({ schoolDay }) => schoolDay < before.day)) return 'placement'
+  if (changes.every(({ went }) => went === null)) return 'now'
+  return before.morningDay < before.day ? 'morning' : 'placement'
+}
 
-  async function store(now: Running) {
-    const row = estimateRow(pupilId, strand, now)
-    await saveEstimates(scope, [row])
-    await saveBand(scope, [row])
+function withNewest(before: EstimateWithDensity, changes: readonly EvidenceChange[]): Running {
+  const came = changes.flatMap((change) => (change.came ? [change.came] : []))
+  came.sort((a, b) => a.schoolDay.localeCompare(b.schoolDay))
+  return came.reduce((running, row) => takeIn(running, row, schoolDaysBetween), runningOf(before))
+}
+
+function withDayAnew(
+  before: EstimateWithDensity,
+  changes: readonly EvidenceChange[],
+  sinceMorning: readonly Counted[],
+): Running {
+  const { morning, morningDay, observations } = runningOf(before)
+  const change = changes.reduce((sum, { came, went }) => sum + (came ? 1 : 0) - (went ? 1 : 0), 0)
+  const earlier = observations + change - sinceMorning.reduce((sum, { times }) => sum + times, 0)
+  const from: Running = { belief: morning, day: morningDay, morning, morningDay, observations: earlier }
+  return sinceMorning.reduce((running, row) => takeIn(running, row, schoolDaysBetween), from)
+}
+
+/** Brings estimates up to date with records that count from now on, or no more; each no further back than it must. */
+export async function updateEstimates(scope: ClassScope, changes: readonly EvidenceChange[]) {
+  const keyOf = ({ pupilId, strand }: { pupilId: string; strand: StrandId }) => `${pupilId} ${strand}`
+  const byPlace = new Map<string, EvidenceChange[]>()
+  for (const change of changes) byPlace.set(keyOf(change), [...(byPlace.get(keyOf(change)) ?? []), change])
+  const places = [...byPlace.values()].map(([first]) => first)
+  const known = await estimatesInFull(scope, places)
+  const cases = [...byPlace].map(([key, changed]) => {
+    const before = known.find((row) => keyOf(row) === key)
+    return { key, changed, before, back: goesBackTo(before, changed) }
+  })
+  const sinceMorning = await historiesOf(
+    scope,
+    cases.flatMap(({ before, back }) => (back === 'morning' ? [{ ...before!, from: before!.day }] : [])),
+  )
+  const rows: EstimateWithDensity[] = []
+  for (const { key, changed, before, back } of cases) {
+    if (back === 'placement') {
+      await rebuildFromPlacement(scope, (changed[0].came ?? changed[0].went)!)
+      continue
+    }
+    const { pupilId, strand, day } = before!
+    const ofDay = sinceMorning.filter((row) => keyOf(row) === key)
+    const running = back === 'now' ? withNewest(before!, changed) : withDayAnew(before!, changed, ofDay)
+    if (running.day < day) await clearBand(scope, pupilId, strand, day)
+    rows.push(estimateRow(pupilId, strand, running))
   }
+  await saveEstimates(scope, rows)
+  await saveBand(scope, rows)
 }
 
 async function rebuildFromPlacement(scope: ClassScope, row: ObservationRow) {

@@ -14,7 +14,7 @@ import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
 import { beliefOf } from './estimates'
-import { stepOfVisit } from './marks'
+import { stepOfVisit } from './marks/marks'
 import { NotHere, readingClass } from './use-case'
 
 export interface ChildSuggestion {

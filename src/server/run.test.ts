@@ -1,4 +1,4 @@
-import { recordMark } from './marks'
+import { recordMark } from './marks/marks'
 import { runPage, tapClock } from './run'
 import { mark, newClass, openTestSchool, running, viewer } from './testing/school'
 

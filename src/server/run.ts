@@ -21,7 +21,7 @@ import {
 import { classIdSchema, displayName } from './classes'
 import type { ClassScope } from '@/data/scope'
 import { now, todayIn } from './clock'
-import { stepOfVisit } from './marks'
+import { stepOfVisit } from './marks/marks'
 import { changingClass, NotHere, readingClass } from './use-case'
 
 /** A mark that stands, as the run board shows it. */

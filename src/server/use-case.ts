@@ -5,6 +5,7 @@ import type { Database, Transaction } from '@/data/connection'
 import { serverDatabase } from '@/data/server-database'
 import { inTransaction, sqlStateOf } from '@/data/transaction'
 import { enterClass, type ClassScope } from '@/data/scope'
+import { Together, type Answer } from './together'
 import type { Viewer } from './viewer'
 
 /** What an action may do and for whom: the viewer always comes first. */
@@ -99,7 +100,36 @@ export function changingClass<Schema extends z.ZodType<InClass>, Output>(
 }
 
 /**
- * The same with work before the transaction, so that it stays short: others wait while it lasts. `run` has to ask
+ * The same for what comes so often that several wait at once: those of one adult and class are done in one
+ * transaction, and each is answered for itself.
+ */
+export function changingClassTogether<Schema extends z.ZodType<InClass>, Output>(
+  schema: Schema,
+  run: (scope: ClassScope, inputs: readonly z.output<Schema>[]) => Promise<readonly Answer<Output>[]>,
+): UseCase<z.input<Schema>, Output> {
+  type Asked = { viewer: Viewer; input: z.output<Schema> }
+  const together = new Together<Asked, Output>(
+    async (take) =>
+      inTransaction(await serverDatabase(), async (transaction) => {
+        const asked = take()
+        const [{ viewer, input }] = asked
+        const scope = await enter(transaction, viewer, input.classId)
+        return run(
+          scope,
+          asked.map((one) => one.input),
+        )
+      }),
+    (error) => error instanceof NotHere || isAway(error),
+  )
+  return (viewer, raw) =>
+    discreetly(async () => {
+      const input = parsed(schema, raw)
+      return together.do(`${viewer.adultId} ${input.classId}`, { viewer, input })
+    })
+}
+
+/**
+ * A change of one class with work before the transaction, so that it stays short: others wait while it lasts. `run` has to ask
  * again for whatever may have changed since.
  */
 export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Output>(

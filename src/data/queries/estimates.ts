@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, or, sql } from 'drizzle-orm'
 import type { Day } from '@/core/planning/calendar'
 import type { StrandId } from '@/core/skills'
 import type { Database } from '../connection'
@@ -16,13 +16,21 @@ export function densityOf({ db, classId }: ClassScope, pupilId: string, strand: 
     .then(([row]) => row)
 }
 
-/** The child's estimate on a strand, in full. */
-export function estimateOf({ db, classId }: ClassScope, pupilId: string, strand: StrandId) {
+/** Estimates of children on strands, in full, as far as there are any. */
+export async function estimatesInFull(
+  { db, classId }: ClassScope,
+  wanted: readonly { pupilId: string; strand: StrandId }[],
+): Promise<EstimateWithDensity[]> {
+  if (wanted.length === 0) return []
   return db
     .select()
     .from(estimate)
-    .where(and(eq(estimate.classId, classId), eq(estimate.pupilId, pupilId), eq(estimate.strand, strand)))
-    .then(([row]) => row as EstimateWithDensity | undefined)
+    .where(
+      and(
+        eq(estimate.classId, classId),
+        or(...wanted.map((one) => and(eq(estimate.pupilId, one.pupilId), eq(estimate.strand, one.strand)))),
+      ),
+    )
 }
 
 /** Estimates that are missing, or worked out on another ladder than those of now; by class. */

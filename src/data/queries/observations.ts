@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, isNotNull, sql, type SQL } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, or, sql, type SQL } from 'drizzle-orm'
 import { unionAll } from 'drizzle-orm/pg-core'
 import type { MarksLately } from '@/core/planning/session/past'
 import type { Counted } from '@/core/evidence/history'
@@ -8,13 +8,16 @@ import type { ClassScope } from '../scope'
 
 export type ObservationRow = typeof observation.$inferSelect
 
-export async function insertObservation({ db, classId }: ClassScope, row: Omit<ObservationRow, 'classId'>) {
-  await db.insert(observation).values({ ...row, classId })
+export async function insertObservations(
+  { db, classId }: ClassScope,
+  rows: readonly Omit<ObservationRow, 'classId'>[],
+) {
+  if (rows.length > 0) await db.insert(observation).values(rows.map((row) => ({ ...row, classId })))
 }
 
 /**
  * Children locked until the transaction ends, so that two devices at one child take turns.
- * @returns false where one of them is not in the class
+ * @returns those of them that are in the class
  */
 export async function lockPupils({ db, classId }: ClassScope, pupilIds: readonly string[]) {
   const locked = await db
@@ -23,29 +26,29 @@ export async function lockPupils({ db, classId }: ClassScope, pupilIds: readonly
     .where(and(eq(pupil.classId, classId), inArray(pupil.id, [...pupilIds])))
     .orderBy(asc(pupil.id))
     .for('no key update')
-  return locked.length === new Set(pupilIds).size
+  return new Set(locked.map(({ id }) => id))
 }
 
+type Meeting = Pick<ObservationRow, 'id' | 'corrects' | 'observer' | 'pupilId' | 'visitId'>
+
 /**
- * What a new record meets: the one that has its number, of whatever class; and of its class, whole, the chains of
- * that one, of the record it corrects, and of its observer, child, visit and step.
+ * What new records meet: those that have their numbers, of whatever class; and of the class, whole, the chains of
+ * those, of the records they correct, and of their observers, children and visits.
  */
 export async function recordsMet(
   { db, classId }: ClassScope,
-  row: Pick<ObservationRow, 'id' | 'corrects' | 'observer' | 'pupilId' | 'visitId' | 'strand' | 'step'>,
+  rows: readonly Meeting[],
 ): Promise<ObservationRow[]> {
+  if (rows.length === 0) return []
   const ofClass = eq(observation.classId, classId)
-  const ofPlace =
-    row.visitId === null
-      ? undefined
-      : and(
-          eq(observation.visitId, row.visitId),
-          eq(observation.pupilId, row.pupilId),
-          eq(observation.observer, row.observer),
-          eq(observation.strand, row.strand),
-          eq(observation.step, row.step),
-        )
-  const known = inArray(observation.id, [row.id, ...(row.corrects === null ? [] : [row.corrects])])
+  const each = <K extends keyof Meeting>(key: K) =>
+    [...new Set(rows.map((row) => row[key]))].filter((value) => value !== null) as NonNullable<Meeting[K]>[]
+  const ofPlaces = and(
+    inArray(observation.visitId, each('visitId')),
+    inArray(observation.pupilId, each('pupilId')),
+    inArray(observation.observer, each('observer')),
+  )
+  const known = inArray(observation.id, [...each('id'), ...each('corrects')])
   const all = () => db.select().from(observation)
   const ofChains = (which: SQL | undefined) =>
     all().where(
@@ -58,35 +61,44 @@ export async function recordsMet(
       ),
     )
   // Questions in one, each answered by an index of its own.
-  const sameNumber = all().where(eq(observation.id, row.id))
-  const rows = await (ofPlace
-    ? unionAll(sameNumber, ofChains(known), ofChains(ofPlace))
-    : unionAll(sameNumber, ofChains(known)))
-  return [...new Map(rows.map((one) => [one.id, one])).values()]
+  const met = await unionAll(
+    all().where(inArray(observation.id, each('id'))),
+    ofChains(known),
+    ofChains(ofPlaces),
+  )
+  return [...new Map(met.map((one) => [one.id, one])).values()]
 }
 
-/** A record counts no longer. */
-export async function setAside({ db, classId }: ClassScope, id: string) {
+/** Records that count no longer. */
+export async function setAside({ db, classId }: ClassScope, ids: readonly string[]) {
+  if (ids.length === 0) return
   await db
     .update(observation)
     .set({ standing: false })
-    .where(and(eq(observation.classId, classId), eq(observation.id, id)))
+    .where(and(eq(observation.classId, classId), inArray(observation.id, [...ids])))
 }
 
 const standing = (classId: string) => and(eq(observation.classId, classId), observation.standing)
 
-/** The standing records of a child on a strand, counted by day; the oldest day first, all days or those from one on. */
-export function historyOf(
+/** A child on a strand, from a day on or since ever. */
+export interface HistoryWanted {
+  pupilId: string
+  strand: StrandId
+  from?: string
+}
+
+/** The standing records of children on strands, counted by day; of each the oldest day first. */
+export async function historiesOf(
   { db, classId }: ClassScope,
-  pupilId: string,
-  strand: StrandId,
-  from?: string,
-): Promise<Counted[]> {
-  const { step, judged, right, of, weight, schoolDay } = observation
-  const same = [schoolDay, step, judged, right, of, weight] as const
+  wanted: readonly HistoryWanted[],
+): Promise<(Counted & { pupilId: string })[]> {
+  if (wanted.length === 0) return []
+  const { pupilId, strand, step, judged, right, of, weight, schoolDay } = observation
+  const same = [pupilId, strand, schoolDay, step, judged, right, of, weight] as const
   return db
     .select({
-      strand: observation.strand,
+      pupilId,
+      strand,
       step,
       judged,
       right,
@@ -99,14 +111,24 @@ export function historyOf(
     .where(
       and(
         standing(classId),
-        eq(observation.pupilId, pupilId),
-        eq(observation.strand, strand),
-        from === undefined ? undefined : gte(observation.schoolDay, from),
+        or(
+          ...wanted.map((one) =>
+            and(
+              eq(pupilId, one.pupilId),
+              eq(strand, one.strand),
+              one.from === undefined ? undefined : gte(schoolDay, one.from),
+            ),
+          ),
+        ),
       ),
     )
-    .groupBy(observation.strand, ...same)
+    .groupBy(...same)
     .orderBy(...same)
 }
+
+/** The standing records of a child on a strand, counted by day; the oldest day first. */
+export const historyOf = (scope: ClassScope, pupilId: string, strand: StrandId): Promise<Counted[]> =>
+  historiesOf(scope, [{ pupilId, strand }])
 
 /** The newest standing records of a child, newest first. */
 export function latestOf(

@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, getTableColumns, isNotNull, ne, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, inArray, ne, sql } from 'drizzle-orm'
+import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
 import { attendance, grouping, groupMember, station, stationSession, visit } from '../schema'
 import type { StationMode } from '../schema'
@@ -93,11 +94,26 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
   return row
 }
 
-/** A visit with its session, its game and the strand its groups were made by. */
-/** A visit with what a mark of a child there is about, and whether the child is in the group that comes. */
-export async function visitOf({ db, classId }: ClassScope, id: string, pupilId: string) {
-  const [row] = await db
+/** A visit with what a mark at it has to know. */
+export interface VisitMet {
+  visit: Pick<VisitRow, 'levelId' | 'ownLevels'>
+  session: Pick<SessionRow, 'state' | 'begunAt' | 'day'>
+  gameId: string
+  /** The strand its groups were made for. */
+  strand: StrandId
+  /** Who of the children asked for is in its group. */
+  pupilIds: Set<string>
+}
+
+/** Visits of the class by id, as far as there are any, with who of some children is there. */
+export async function visitsMet(
+  { db, classId }: ClassScope,
+  ids: readonly string[],
+  pupilIds: readonly string[],
+): Promise<Map<string, VisitMet>> {
+  const rows = await db
     .select({
+      id: visit.id,
       visit: { levelId: visit.levelId, ownLevels: visit.ownLevels },
       session: {
         state: stationSession.state,
@@ -106,15 +122,24 @@ export async function visitOf({ db, classId }: ClassScope, id: string, pupilId: 
       },
       gameId: station.gameId,
       strand: grouping.strand,
-      isThere: isNotNull(groupMember.pupilId),
+      pupilId: groupMember.pupilId,
     })
     .from(visit)
     .innerJoin(stationSession, eq(stationSession.id, visit.sessionId))
     .innerJoin(station, eq(station.id, visit.stationId))
     .innerJoin(grouping, eq(grouping.id, stationSession.groupingId))
-    .leftJoin(groupMember, and(eq(groupMember.groupId, visit.groupId), eq(groupMember.pupilId, pupilId)))
-    .where(and(eq(visit.classId, classId), eq(visit.id, id)))
-  return row
+    .leftJoin(
+      groupMember,
+      and(eq(groupMember.groupId, visit.groupId), inArray(groupMember.pupilId, [...pupilIds])),
+    )
+    .where(and(eq(visit.classId, classId), inArray(visit.id, [...ids])))
+  const met = new Map<string, VisitMet>()
+  for (const { id, pupilId, ...row } of rows) {
+    const one = met.get(id) ?? { ...row, pupilIds: new Set<string>() }
+    if (pupilId) one.pupilIds.add(pupilId)
+    met.set(id, one)
+  }
+  return met
 }
 
 export async function absentOf({ db, classId }: ClassScope, sessionId: string): Promise<string[]> {

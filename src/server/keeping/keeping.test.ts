@@ -11,7 +11,7 @@ import { addChildren, classTable, place, saveLinks } from '../classes'
 import { harbourPage } from '../harbour'
 import { planPage } from '../plan/plan'
 import { childPage } from '../progress'
-import { recordMark } from '../marks'
+import { recordMark } from '../marks/marks'
 import { runPage } from '../run'
 import {
   list,

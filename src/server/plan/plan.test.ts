@@ -6,7 +6,7 @@ import { groupsPage, proposeGroups, saveGroups } from '../groups/groups'
 import { countOnShelf, planPage, previewPlan, savePlan } from './plan'
 import { childPage } from '../progress'
 import type { Plan, PlannedStation } from '@/core/planning/session/plan'
-import { recordMark } from '../marks'
+import { recordMark } from '../marks/marks'
 import { runPage, tapClock } from '../run'
 import { grouped, mark, newClass, openTestSchool, rowsOf, viewer } from '../testing/school'
 

@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server'
-import { recordMark } from '@/server/marks'
+import { recordMark } from '@/server/marks/marks'
 import { currentViewer } from '@/server/viewer'
 import { answered, problem } from '../../../document'
 

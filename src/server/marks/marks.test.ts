@@ -1,0 +1,102 @@
+import { sql } from 'drizzle-orm'
+import { serverDatabase } from '@/data/server-database'
+import { classIdSchema, classTable } from '../classes'
+import { rebuildEstimate } from '../estimates'
+import { childPage } from '../progress'
+import { mark, newClass, openTestSchool, rowsOf, running, viewer } from '../testing/school'
+import { readingClass } from '../use-case'
+import { recordMark } from './marks'
+
+openTestSchool()
+
+/** Sends marks at the same moment. */
+const atOnce = (classId: string, marks: readonly ReturnType<typeof mark>[]) =>
+  Promise.allSettled(marks.map((one) => recordMark(viewer, { classId, ...one })))
+
+test('of marks that come at once each is answered for itself', async () => {
+  const [classId, foreign] = [await newClass(), await newClass()]
+  const { page } = await running(classId)
+  const [here, there] = page.visits.filter(({ slot }) => slot === 0)
+  const [stranger] = (await classTable(viewer, { classId: foreign })).rows
+  const [first, second] = here.children.map(({ id }) => mark(here.id, id))
+  const answers = await atOnce(classId, [
+    first,
+    mark(here.id, there.children[0].id),
+    mark(here.id, stranger.id),
+    mark(crypto.randomUUID(), first.pupilId),
+    mark(here.id, first.pupilId, { judged: null, observer: crypto.randomUUID() }),
+    { ...first, judged: 'notYet' as never },
+    first,
+    second,
+  ])
+  expect(answers).toMatchObject([
+    { value: { standing: first.id } },
+    { reason: { message: 'The child was not at this station in this slot.' } },
+    { reason: { name: 'NotHere' } },
+    { reason: { name: 'NotHere' } },
+    { reason: { message: 'There is no mark to take back.' } },
+    { reason: { message: expect.stringContaining('Another mark has this number') } },
+    { value: { standing: first.id } },
+    { value: { standing: second.id } },
+  ])
+  expect(await rowsOf(`observation where class_id = '${classId}'`)).toBe(2)
+})
+
+const days = ['2026-11-24', '2026-11-25', '2026-11-26']
+const judgements = ['own', 'help', 'notYet', null] as const
+
+test('marks and corrections of three days at once: few transactions, and what is believed equals a rebuild', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const visits = page.visits.slice(0, 3)
+  const devices = Array.from({ length: 3 }, () => crypto.randomUUID())
+  for (const [today, day] of days.entries()) {
+    process.env.ISLANDS_CLOCK = `${day}T11:00:00Z`
+    const taps = Array.from({ length: 60 }, (_, i) => {
+      const visit = visits[(i * 7 + today) % visits.length]
+      // Of any day up to today: a device that was offline sends what it has.
+      const made = `${days[(i * 5) % (today + 1)]}T10:${String((i * 17) % 60).padStart(2, '0')}:00Z`
+      return mark(visit.id, visit.children[(i * 3) % visit.children.length].id, {
+        judged: judgements[(i * 11 + today) % 4],
+        observer: devices[(i * 13) % 3],
+        madeAt: made,
+      })
+    })
+    const answers = await atOnce(classId, taps)
+    const refused = answers.flatMap((one) => (one.status === 'rejected' ? [String(one.reason)] : []))
+    expect(refused.filter((reason) => !reason.includes('no mark to take back'))).toEqual([])
+  }
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+  const { rows } = await (
+    await serverDatabase()
+  ).execute<{ records: number; transactions: number; standing: number }>(
+    sql`select count(*)::int as records, count(distinct xmin::text)::int as transactions,
+      (count(*) filter (where standing))::int as standing from observation where class_id = ${classId}`,
+  )
+  expect(rows[0].records).toBeGreaterThan(120)
+  expect(rows[0].transactions).toBeLessThan(rows[0].records / 4)
+  const chains = await rowsOf(
+    `(select 1 from observation where class_id = '${classId}' group by chain having count(*) filter (where standing) > 1) c`,
+  )
+  expect(chains).toBe(0)
+
+  const pupilIds = [...new Set(visits.flatMap(({ children }) => children.map(({ id }) => id)))]
+  const stored = await Promise.all(pupilIds.map((pupilId) => childPage(viewer, { classId, pupilId })))
+  const counted = stored.flatMap(({ strands }) => strands.map(({ estimate }) => estimate.observations))
+  expect(counted.reduce((sum, n) => sum + n)).toBe(rows[0].standing)
+  const { placements } = await classTable(viewer, { classId })
+  const rebuild = readingClass(classIdSchema, async (scope) => {
+    for (const placed of placements) await rebuildEstimate(scope, { ...placed, day: days[0] })
+  })
+  await rebuild(viewer, { classId })
+  for (const [i, pupilId] of pupilIds.entries()) {
+    const rebuilt = await childPage(viewer, { classId, pupilId })
+    rebuilt.strands.forEach(({ estimate, band }, at) => {
+      const before = stored[i].strands[at]
+      expect(estimate.observations).toBe(before.estimate.observations)
+      for (const key of ['mean', 'sd', 'p10', 'p50', 'p90'] as const)
+        expect(estimate[key]).toBeCloseTo(before.estimate[key], 9)
+      expect(band.map(({ day }) => day)).toEqual(before.band.map(({ day }) => day))
+    })
+  }
+})

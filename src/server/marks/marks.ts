@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { markedStep } from '@/core/evidence/fit'
+import { believedMoment, markSchema, type Mark } from '@/core/evidence/mark'
+import type { StepPlace, StrandId } from '@/core/skills'
+import { insertObservations, lockPupils, recordsMet, setAside } from '@/data/queries/observations'
+import { visitsMet, type VisitMet } from '@/data/queries/sessions'
+import type { ClassScope } from '@/data/scope'
+import { now, startOfDayIn, todayIn } from '../clock'
+import { updateEstimates } from '../estimates'
+import { levelProfile } from '../figures'
+import type { Answer } from '../together'
+import { changingClassTogether, NotHere, Refused } from '../use-case'
+import { Ledger, type NewRecord } from './ledger'
+
+/** The step that a visit's marks are about. */
+export function stepOfVisit(gameId: string, levelId: string, focus: StrandId): StepPlace {
+  const { strand, step } = markedStep(levelProfile(gameId, levelId), focus)
+  return { strand, step }
+}
+
+/** Stores a mark; those of a class that come at once, in one transaction. */
+export const recordMark = changingClassTogether(
+  z.intersection(z.object({ classId: z.uuid() }), markSchema),
+  async (scope, marks) => {
+    const pupilIds = [...new Set(marks.map(({ pupilId }) => pupilId))]
+    const visits = await visitsMet(scope, [...new Set(marks.map(({ visitId }) => visitId))], pupilIds)
+    const ofClass = await lockPupils(scope, pupilIds)
+    const records = marks.map((mark) => answer(() => recordOf(scope, visits, ofClass, mark)))
+    const ledger = new Ledger(scope.classId, await recordsMet(scope, records.flatMap(done)))
+    const answers = records.map((record) =>
+      'refused' in record ? record : answer(() => ledger.takeIn(record.done)),
+    )
+    await setAside(scope, ledger.toSetAside)
+    await insertObservations(scope, ledger.toAdd)
+    await updateEstimates(scope, ledger.changes)
+    return answers
+  },
+)
+
+const done = <T>(answered: Answer<T>): T[] => ('done' in answered ? [answered.done] : [])
+
+/** What `work` gives, or what it refuses; anything else is a fault of the whole. */
+function answer<T>(work: () => T): Answer<T> {
+  try {
+    return { done: work() }
+  } catch (error) {
+    if (error instanceof Refused || error instanceof NotHere) return { refused: error }
+    throw error
+  }
+}
+
+/** A mark as a record of its child, dated by when it can have been made. */
+function recordOf(
+  scope: ClassScope,
+  visits: ReadonlyMap<string, VisitMet>,
+  ofClass: ReadonlySet<string>,
+  mark: Mark,
+): NewRecord {
+  const met = visits.get(mark.visitId)
+  if (!met || !ofClass.has(mark.pupilId)) throw new NotHere()
+  const { visit, session, gameId, strand, pupilIds } = met
+  if (session.state === 'planned') throw new Refused('The session has not begun.')
+  if (!pupilIds.has(mark.pupilId)) throw new Refused('The child was not at this station in this slot.')
+  const begunAt = session.begunAt ?? startOfDayIn(scope.classroom.timeZone, session.day)
+  const madeAt = believedMoment(new Date(mark.madeAt), begunAt, now())
+  return {
+    ...mark,
+    ...stepOfVisit(gameId, visit.ownLevels[mark.pupilId] ?? visit.levelId, strand),
+    adultId: scope.adultId,
+    weight: 1,
+    schoolDay: todayIn(scope.classroom.timeZone, madeAt),
+    madeAt,
+  }
+}
