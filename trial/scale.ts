@@ -36,36 +36,41 @@ async function schoolOf(
 const places = ['', '/class', '/groups', '/games', '/plan', '/run', '/progress']
 const rounds = 25
 
-/** Median milliseconds of each page, of a mark and of a correction. */
-async function timesOf({ folder, classId, visits }: School) {
-  const server = (await serveFolder(folder))!
+/** What is asked of a school: every page, a mark, a correction. */
+function asksOf({ classId, visits }: School, url: string): Record<string, () => Promise<unknown>> {
   const child = visits[0].pupilId
-  const asks: Record<string, () => Promise<unknown>> = Object.fromEntries(
-    [...places, `/children/${child}`].map((place) => [
-      place.startsWith('/children') ? 'child' : place || 'harbour',
-      () => fetch(`${server.url}/c/${classId}${place}`).then((page) => page.text()),
-    ]),
-  )
   const observer = crypto.randomUUID()
   let turn = 0
-  asks.mark = () => {
-    const { id, pupilId } = visits[turn++ % visits.length]
-    return postMark(server.url, classId, markFor(id, pupilId))
+  const pages = [...places, `/children/${child}`].map((place) => [
+    place.startsWith('/children') ? 'child' : place || 'harbour',
+    () => fetch(`${url}/c/${classId}${place}`).then((page) => page.text()),
+  ])
+  return {
+    ...Object.fromEntries(pages),
+    mark: () => {
+      const { id, pupilId } = visits[turn++ % visits.length]
+      return postMark(url, classId, markFor(id, pupilId))
+    },
+    correction: () => postMark(url, classId, markFor(visits[0].id, visits[0].pupilId, { observer })),
   }
-  asks.correction = () =>
-    postMark(server.url, classId, markFor(visits[0].id, visits[0].pupilId, { observer }))
-  const times: Record<string, number> = {}
-  for (const [name, ask] of Object.entries(asks)) {
-    for (let i = 0; i < 4; i++) await ask()
-    const taken: number[] = []
-    for (let i = 0; i < rounds; i++) {
-      const begun = performance.now()
-      await ask()
-      taken.push(performance.now() - begun)
-    }
-    times[name] = quantile(taken, 0.5)
+}
+
+/** Median milliseconds of each ask in each school, asked in turn so that a machine's mood meets all of them alike. */
+async function timesOf(schools: readonly School[]): Promise<Record<string, number>[]> {
+  const servers = await Promise.all(schools.map(({ folder }) => serveFolder(folder)))
+  const asks = schools.map((school, i) => asksOf(school, servers[i]!.url))
+  const times: Record<string, number>[] = schools.map(() => ({}))
+  for (const name of Object.keys(asks[0])) {
+    const taken: number[][] = schools.map(() => [])
+    for (let round = -4; round < rounds; round++)
+      for (const [i, ask] of asks.entries()) {
+        const begun = performance.now()
+        await ask[name]()
+        if (round >= 0) taken[i].push(performance.now() - begun)
+      }
+    taken.forEach((ms, i) => (times[i][name] = quantile(ms, 0.5)))
   }
-  await server.stop()
+  await Promise.all(servers.map((server) => server!.stop()))
   return times
 }
 
@@ -74,7 +79,7 @@ export async function scale(classes: number, days: number, marksADay: number) {
   say(`making ${classes} classes of 30 with ${days} days of ${marksADay} marks a child`)
   const large = await schoolOf(`year-${classes}-${days}`, classes, days, marksADay)
   const small = await schoolOf('one', 1, 1, marksADay)
-  const [one, year] = [await timesOf(small), await timesOf(large)]
+  const [one, year] = await timesOf([small, large])
   return {
     marks: large.marks,
     ratios: Object.fromEntries(Object.keys(one).map((name) => [name, rounded(year[name] / one[name], 2)])),

@@ -121,9 +121,9 @@ const milli = (logits: number) => Math.round(logits * 1000) / 1000
 /** Weeks that the small bands of a class show: a term. The page of a child goes back to the start. */
 const weeksDrawn = 12
 
-/** Bands of a term; of a child that was not seen in it, where it stood last. */
+/** Bands of a term, a point a week; of a child that was not seen in it, where it stood last. */
 async function classBands(scope: ClassScope, children: readonly Child[], strand: StrandId, today: Day) {
-  const span = { dailyFrom: addDays(today, -7), from: addDays(today, -7 * weeksDrawn) }
+  const span = { dailyFrom: today, from: addDays(today, -7 * weeksDrawn) }
   const bands = await bandsOf(scope, { strand }, span)
   const drawn = new Set(bands.map(({ pupilId }) => pupilId))
   const unseen = children.filter(({ id, followed }) => followed.includes(strand) && !drawn.has(id))
@@ -147,6 +147,8 @@ export interface ProgressPage {
   /** Strands on which any child was placed or seen. */
   followed: StrandId[]
   hasGroups: boolean
+  /** Weeks that the bands show. */
+  weeks: number
   today: Day
 }
 
@@ -174,6 +176,7 @@ export const progressPage = readingClass(progressSchema, async (scope, input): P
       children.some(({ followed }) => followed.includes(id)),
     ),
     hasGroups: grouping !== null,
+    weeks: weeksDrawn,
     today,
   }
 })

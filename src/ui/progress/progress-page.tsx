@@ -24,7 +24,7 @@ function movingUpInWords(movingUp: MovingUp): string {
 
 /** Who is ready, who needs another look, and how each child's estimate moved. */
 export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
-  const { suggestions, movingUp, children, strand, followed, today, hasGroups } = page
+  const { suggestions, movingUp, children, strand, followed, weeks, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
   const look = suggestions.length - ready - back
@@ -88,6 +88,7 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
                 {strandOf(id).title}
               </Link>
             ))}
+            <span className="tiny muted">{weeks} weeks</span>
           </p>
           <ul className="band-grid">
             {children.map(({ id, name, band, workingStep }) => (
