@@ -1,5 +1,7 @@
 import { adviceIn, tryChanges, type Advice } from '@/core/analysis/advice'
 import { analyse, analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
+import { factTable, type FactTable } from '@/core/analysis/fact-table'
+import type { Practice } from '@/core/analysis/figures'
 import { finishInSlot } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf } from '@/core/games'
@@ -26,9 +28,20 @@ const figures: Figures = {
   },
 }
 
+/** An analysis as a page needs it: its facts in a table, for a level may have ten thousand of them. */
+export interface LevelFigures extends Omit<Analysis, 'practice'> {
+  practice: (Omit<Practice, 'items'> & { facts: FactTable }) | null
+}
+
+function forPage({ practice, ...analysis }: Analysis): LevelFigures {
+  if (!practice) return { ...analysis, practice }
+  const { items, ...rest } = practice
+  return { ...analysis, practice: { ...rest, facts: factTable(items) } }
+}
+
 /** What is worked out beside the server's own thread. */
 export const jobs = {
-  analyse: (input: FiguresInput): Analysis => analyse(analyseInputSchema.parse(input)),
+  analyse: (input: FiguresInput): LevelFigures => forPage(analyse(analyseInputSchema.parse(input))),
 
   advise: (input: FiguresInput): Advice[] => {
     const parsed = analyseInputSchema.parse(input)

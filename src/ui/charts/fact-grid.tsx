@@ -1,6 +1,7 @@
+import type { FactCell, FactTable } from '@/core/analysis/fact-table'
 import type { Practice } from '@/core/analysis/figures'
-import { stepOf, type PracticeItem } from '@/core/skills'
-import { axesOf, columnWords, rowLabel } from './fact-axes'
+import { stepOf } from '@/core/skills'
+import { columnWords, rowLabel } from './fact-words'
 import { tenths } from './tenths'
 
 const width = 640
@@ -8,38 +9,16 @@ const rowHeight = 24
 /** Cells of one shade are drawn as one shape: a grid of hundreds stays light. */
 const mostShades = 16
 
-interface Cell {
-  column: number
-  row: number
-  times: number
-}
-
 /** Which facts come up: times in ten games (or goes), for the kind of fact that comes most. */
 export function FactGrid({
-  items,
+  facts: { op, cells: all, commonest },
   steps,
   timeBoxed = false,
 }: {
-  items: Practice['items']
+  facts: FactTable
   steps: Practice['steps']
   timeBoxed?: boolean
 }) {
-  const op = commonest(items)
-  const facts = items
-    .filter(({ item }) => item.op === op)
-    .map(({ item, perGame }) => ({ ...axesOf(item), perGame }))
-  const binOf = (values: number[]) => {
-    const most = Math.max(...values)
-    return most > 250 ? 100 : most > 25 && new Set(values).size > 16 ? 10 : 1
-  }
-  const [across, down] = [binOf(facts.map(({ column }) => column)), binOf(facts.map(({ row }) => row))]
-  const cells = new Map<string, Cell>()
-  for (const { column, row, perGame } of facts) {
-    const at = { column: Math.floor(column / across) * across, row: Math.floor(row / down) * down }
-    const key = `${at.column} ${at.row}`
-    cells.set(key, { ...at, times: (cells.get(key)?.times ?? 0) + perGame * 10 })
-  }
-  const all = [...cells.values()]
   const columns = [...new Set(all.map((cell) => cell.column))].sort((a, b) => a - b)
   const rows = [...new Set(all.map((cell) => cell.row))].sort((a, b) => a - b)
   const most = Math.max(...all.map(({ times }) => times))
@@ -47,8 +26,8 @@ export function FactGrid({
   const height = rows.length * rowHeight + 24
   const shadeOf = (times: number) => Math.round((mostShades * times) / most)
   const shades = [...new Set(all.map(({ times }) => shadeOf(times)))]
-  const xOf = (cell: Cell) => tenths(44 + columns.indexOf(cell.column) * step)
-  const yOf = (cell: Cell) => rows.indexOf(cell.row) * rowHeight
+  const xOf = (cell: FactCell) => tenths(44 + columns.indexOf(cell.column) * step)
+  const yOf = (cell: FactCell) => rows.indexOf(cell.row) * rowHeight
   return (
     <figure className="chart">
       <figcaption>
@@ -63,9 +42,9 @@ export function FactGrid({
         width={width}
         height={height}
         role="img"
-        aria-label={`Facts practised: ${items
+        aria-label={`Facts practised: ${commonest
           .slice(0, 12)
-          .map(({ key }) => key)
+          .map(({ fact }) => fact)
           .join(', ')}`}
       >
         {shades.map((shade) => (
@@ -121,9 +100,9 @@ export function FactGrid({
             </tr>
           </thead>
           <tbody>
-            {items.slice(0, 60).map(({ key, share }) => (
-              <tr key={key}>
-                <td>{key}</td>
+            {commonest.map(({ fact, share }) => (
+              <tr key={fact}>
+                <td>{fact}</td>
                 <td>{(100 * share).toFixed(1)} %</td>
               </tr>
             ))}
@@ -132,15 +111,6 @@ export function FactGrid({
       </details>
     </figure>
   )
-}
-
-/** The kind of fact that comes up most. */
-function commonest(items: Practice['items']): PracticeItem['op'] {
-  const total = new Map<PracticeItem['op'], number>()
-  for (const { item, share } of items) total.set(item.op, (total.get(item.op) ?? 0) + share)
-  // What a numeral is read for says more than the reading.
-  if (total.size > 1) total.delete('numeral')
-  return [...total].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0]
 }
 
 /** The step practised most, in one clause. */

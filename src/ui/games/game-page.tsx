@@ -1,8 +1,8 @@
 import Link from 'next/link'
-import type { Analysis } from '@/core/analysis/analyse'
 import type { Spread } from '@/core/analysis/figures'
 import type { Action } from '@/server/answer'
 import type { gamePage, stopWaiting as stop } from '@/server/games'
+import type { LevelFigures } from '@/server/heavy/jobs'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
 import { few, hundredths } from '../words'
@@ -146,7 +146,7 @@ function Figures({
   slot,
   byChance,
 }: {
-  analysis: Analysis
+  analysis: LevelFigures
   slot: number
   byChance: number | null
 }) {
@@ -171,7 +171,7 @@ function Figures({
             <Sentences set={set} practice={practice} minutes={minutes} byChance={byChance} />
             {ownInWords(own).map((sentence) => ` ${sentence}`)}
           </p>
-          <FactGrid items={practice.items} steps={practice.steps} timeBoxed={set.goes === null} />
+          <FactGrid facts={practice.facts} steps={practice.steps} timeBoxed={set.goes === null} />
         </>
       )}
     </>
@@ -185,7 +185,7 @@ function headingSoFar({ known, figures }: Page): string {
   return figures.state === 'working' ? 'Working out how it goes …' : 'How long it takes is not known'
 }
 
-function headingOf({ minutes, practice, reason }: Analysis): string {
+function headingOf({ minutes, practice, reason }: LevelFigures): string {
   if (minutes) return finishInWords(minutes.finishInSlot)
   if (reason === 'time-boxed' && practice)
     return `As long as you like: ${few(practice.itemsPerChildPer10Min)} facts in ten minutes`
@@ -212,9 +212,9 @@ function Sentences({
   minutes,
   byChance,
 }: {
-  set: NonNullable<Analysis['set']>
-  practice: NonNullable<Analysis['practice']>
-  minutes: Analysis['minutes']
+  set: NonNullable<LevelFigures['set']>
+  practice: NonNullable<LevelFigures['practice']>
+  minutes: LevelFigures['minutes']
   byChance: number | null
 }) {
   return (

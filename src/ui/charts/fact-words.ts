@@ -2,42 +2,6 @@ import type { PracticeItem } from '@/core/skills'
 
 type Op = PracticeItem['op']
 
-interface Axes {
-  column: number
-  row: number
-}
-
-/** Where an item stands in a grid of its kind: two numbers, or one and nought. */
-export function axesOf(item: PracticeItem): Axes {
-  switch (item.op) {
-    case 'add':
-    case 'subtract':
-    case 'multiply':
-    case 'compare':
-      return { column: item.a, row: item.b }
-    case 'missing':
-    case 'factor':
-      return { column: item.part, row: item.whole }
-    case 'neighbour':
-      return { column: item.of, row: item.by }
-    case 'say':
-      return { column: item.answer, row: item.answer - item.from }
-    case 'skip':
-      return { column: item.answer, row: item.by }
-    case 'clock':
-      return { column: item.hour, row: item.minute }
-    case 'tens':
-      return { column: item.ones, row: 10 * item.tens }
-    case 'pattern':
-      return { column: item.answer, row: 0 }
-    case 'count':
-    case 'see':
-    case 'numeral':
-    case 'order':
-      return { column: item.answer, row: 0 }
-  }
-}
-
 /** What the columns stand for, as a few words after “times in ten games”. */
 export const columnWords: Record<Op, string> = {
   add: 'by the first number',
