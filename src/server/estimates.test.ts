@@ -105,7 +105,7 @@ test('house style: suggestions come from the class’s own way of deciding', asy
       .map(({ suggestion }) => suggestion.kind)
   expect(await kinds()).toEqual(['ready'])
   await changeHouseStyle(viewer, { classId, style: { movingUp: { by: 'judgement' } } })
-  expect(await kinds()).toEqual([])
+  expect(await kinds()).not.toContain('ready')
   expect((await classTable(viewer, { classId })).style.skipOrder).toBe('tens-fives-twos')
 })
 

@@ -9,7 +9,7 @@ import { classIdSchema } from './classes'
 import { todayIn } from './clock'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { workOutSession } from './plan/context'
-import { classSuggestions, type ChildSuggestion } from './progress'
+import { classSuggestions, type ChildSuggestion } from './suggestions'
 import { readingClass } from './use-case'
 
 export interface HarbourPage {

@@ -1,114 +1,21 @@
 import { z } from 'zod'
-import { suggest, usualCount, type MovingUp, type Suggestion } from '@/core/evidence/moving-up'
+import { usualCount, type MovingUp } from '@/core/evidence/moving-up'
 import { weigh } from '@/core/evidence/policies'
 import { gameOf } from '@/core/games'
-import { addDays, schoolDaysBetween, type Day } from '@/core/planning/calendar'
-import { stepIndex, strandIds, topStep, type StepPlace, type StrandId } from '@/core/skills'
+import { addDays, type Day } from '@/core/planning/calendar'
+import { stepIndex, strandIds, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { bandsOf, lastPointsOf, type BandPoint } from '@/data/queries/estimates'
-import { latestOf, seenLately, type SeenRow } from '@/data/queries/observations'
-import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
+import { latestOf, seenLately } from '@/data/queries/observations'
+import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
 import { beliefOf } from './estimates'
-import { stepOfVisit } from './marks/marks'
+import { classSuggestions, judgedOn, suggestionsFor, type ChildSuggestion } from './suggestions'
 import { NotHere, readingClass } from './use-case'
-
-export interface ChildSuggestion {
-  id: string
-  name: string
-  /** Position of the child's group; null: in none. */
-  pennant: number | null
-  strand: StrandId
-  /** Id of the step. */
-  step: string
-  suggestion: Suggestion
-}
-
-/** The step a child is spoken of at: its group's, or with an own range, or in no group, the one it works on. */
-function placeOfChild(
-  { estimates }: Child,
-  group: StoredGrouping['groups'][number] | undefined,
-  grouping: StoredGrouping | null,
-): StepPlace {
-  if (group && grouping && grouping.mode !== 'mixed' && grouping.mode !== 'pairs')
-    return stepOfVisit(grouping.gameId, group.levelId, grouping.strand)
-  const strand = grouping?.strand ?? 'add'
-  return { strand, step: estimates[strand].workingStep ?? topStep(strand) }
-}
-
-/** What the evidence says about each child at the step its group plays at. */
-async function suggestionsFor(
-  scope: ClassScope,
-  children: readonly Child[],
-  grouping: StoredGrouping | null,
-  movingUp: MovingUp,
-  today: Day,
-): Promise<ChildSuggestion[]> {
-  const placed = children.map((child) => {
-    const group = grouping?.groups.find(({ pupils }) => pupils.includes(child.id))
-    return { child, group, place: placeOfChild(child, group, grouping) }
-  })
-  const seen = await seenLately(
-    scope,
-    placed.map(({ child, place }) => ({ pupilId: child.id, strand: place.strand })),
-  )
-  return placed.map(({ child, group, place }) => {
-    const own = seen.filter(({ pupilId }) => pupilId === child.id)
-    const newest = Object.values(child.estimates)
-      .flatMap(({ observations, day }) => (observations > 0 ? [day] : []))
-      .sort()
-      .at(-1)
-    const estimate = child.estimates[place.strand]
-    return {
-      id: child.id,
-      name: child.name,
-      pennant: group?.pennant ?? null,
-      ...place,
-      suggestion: suggest(
-        {
-          step: stepIndex(place),
-          secure: estimate.secure,
-          struggling: estimate.struggling,
-          seen: judgedOn(own, place.strand),
-          daysSince: newest === undefined ? null : schoolDaysBetween(newest, today),
-        },
-        movingUp,
-      ),
-    }
-  })
-}
-
-/** A child's judgements on a strand, with school days counted from a Monday long ago. */
-const judgedOn = (seen: readonly SeenRow[], strand: StrandId) =>
-  seen.map(({ step, judged, schoolDay }) => ({
-    step: stepIndex({ strand, step }),
-    judged,
-    day: schoolDaysBetween('2000-01-03', schoolDay),
-  }))
-
-const order: Record<Suggestion['kind'], number> = { ready: 0, 'step-back': 1, 'another-look': 2, stay: 3 }
-
-/** The most pressing first; children with nothing to say are left out. */
-function pressing(suggestions: readonly ChildSuggestion[]): ChildSuggestion[] {
-  return suggestions
-    .filter(({ suggestion }) => suggestion.kind !== 'stay')
-    .sort((a, b) => order[a.suggestion.kind] - order[b.suggestion.kind])
-}
-
-/** The class's suggestions, the most pressing first. */
-export async function classSuggestions(
-  scope: ClassScope,
-  children: readonly Child[],
-  grouping: StoredGrouping | null,
-  movingUp: MovingUp,
-  today: Day,
-) {
-  return pressing(await suggestionsFor(scope, children, grouping, movingUp, today))
-}
 
 /** A point of a band as a chart needs it. */
 type DrawnPoint = Pick<BandPoint, 'day' | 'p10' | 'p50' | 'p90'>
@@ -198,7 +105,13 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
   ])
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
-  const [suggestion] = await suggestionsFor(scope, [child], grouping, style.movingUp, today)
+  const [{ standing: _standing, gain: _gain, ...suggestion }] = await suggestionsFor(
+    scope,
+    [child],
+    grouping,
+    style.movingUp,
+    today,
+  )
   const { strand, step } = suggestion
   const [own, full] = await Promise.all([
     seenLately(scope, [{ pupilId, strand }]),

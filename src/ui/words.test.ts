@@ -26,17 +26,22 @@ test('a reason says what it rests on; a child is never called low or behind', ()
   const countOn = 'count-on-10'
   const said = [
     { kind: 'ready', own: 8, of: 10, days: 3 },
-    { kind: 'step-back', own: 1, of: 9, days: 2 },
-    { kind: 'another-look', why: 'secure-but-one-day', days: 1 },
+    { kind: 'hard', own: 1, of: 9, days: 2 },
+    { kind: 'another-look', why: 'one-day', own: 3, of: 3, days: 1 },
     { kind: 'another-look', why: 'not-seen', days: null },
     { kind: 'another-look', why: 'not-seen', days: 12 },
-    { kind: 'stay' },
+    { kind: 'another-look', why: 'not-clear', own: 0, of: 2, days: 1 },
+    { kind: 'right', own: 3, of: 5, days: 2 },
   ] as const
   const texts = said.map((suggestion) => reasonInWords(suggestion, 'add', countOn))
-  expect(texts[0]).toBe('may be ready: 8 of 10 alone at “count on to 10”, over three days')
-  expect(texts[1]).toContain('1 of 9 alone')
-  expect(texts[2]).toContain('1 day')
-  expect(texts[3]).toContain('nothing seen yet')
-  expect(texts[4]).toContain('two weeks ago')
+  expect(texts).toEqual([
+    'may be ready: 8 of 10 alone at “count on to 10”, on three days',
+    'finds “count on to 10” hard: 1 of 9 alone, on two days',
+    'looks secure at “count on to 10”: 3 of 3 alone, but on one day only; one more look',
+    'nothing seen yet; one look would help',
+    'last seen two weeks ago; one look would help',
+    'works at “count on to 10”: none of 2 alone; too little seen to say more, one check would help',
+    'works at the right step: 3 of 5 alone at “count on to 10”',
+  ])
   for (const text of texts) expect(text).not.toMatch(/\b(low|high|behind|weak|bottom|top)\b/i)
 })

@@ -1,6 +1,8 @@
 import type { Advice } from '@/core/analysis/advice'
-import type { Suggestion } from '@/core/evidence/moving-up'
+import type { SeenAt } from '@/core/evidence/seen'
+import type { Suggestion } from '@/core/evidence/suggestion'
 import { stepOf, type StrandId } from '@/core/skills'
+import type { NamedFit } from '@/server/suggestions'
 
 /** 0.1504 → “15”. */
 export const hundredths = (share: number) => String(Math.round(share * 100))
@@ -44,22 +46,56 @@ export const modeInWords = {
   own: 'on their own',
 } as const
 
-/** Why a child is worth looking at, as a clause after the name. */
+/** “3 of 5 alone”, “none of 4 alone”. */
+const aloneInWords = ({ own, of }: Pick<SeenAt, 'own' | 'of'>) =>
+  `${own === 0 ? 'none' : own} of ${of} alone`
+
+/** What is said of a child at its own step, as a clause after the name; its figures stand in it. */
 export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: string): string {
-  const at = stepOf({ strand, step }).short
+  const at = `“${stepOf({ strand, step }).short}”`
   switch (suggestion.kind) {
     case 'ready':
-      return `may be ready: ${suggestion.own} of ${suggestion.of} alone at “${at}”, over ${lower(suggestion.days)} days`
-    case 'step-back':
-      return `finds “${at}” hard: ${suggestion.own} of ${suggestion.of} alone; an easier level may help`
+      return `may be ready: ${aloneInWords(suggestion)} at ${at}, on ${lower(suggestion.days)} ${suggestion.days === 1 ? 'day' : 'days'}`
+    case 'hard':
+      return `finds ${at} hard: ${aloneInWords(suggestion)}, on ${lower(suggestion.days)} days`
+    case 'right':
+      return `works at the right step: ${aloneInWords(suggestion)} at ${at}`
     case 'another-look':
-      if (suggestion.why === 'secure-but-one-day')
-        return `looks secure at “${at}”, but seen on only ${many(suggestion.days, 'day')}; one more look`
-      return suggestion.days === null
+      return lookInWords(suggestion, at)
+  }
+}
+
+function lookInWords(look: Extract<Suggestion, { kind: 'another-look' }>, at: string): string {
+  switch (look.why) {
+    case 'one-day':
+      return `looks secure at ${at}: ${aloneInWords(look)}, but on one day only; one more look`
+    case 'not-clear':
+      return look.of === 0
+        ? `works at ${at}; nothing seen there yet, one check would help`
+        : look.of < 3
+          ? `works at ${at}: ${aloneInWords(look)}; too little seen to say more, one check would help`
+          : `works at ${at}: ${aloneInWords(look)}; not clear yet, one check would help`
+    case 'not-seen':
+      return look.days === null
         ? 'nothing seen yet; one look would help'
-        : `last seen ${agoInWords(suggestion.days)}; one look would help`
-    case 'stay':
-      return `works at the right step: “${at}”`
+        : `last seen ${agoInWords(look.days)}; one look would help`
+  }
+}
+
+/** “8 in 10”. */
+const inTen = (share: number) => `${Math.round(share * 10)} in 10`
+
+/** What to play with a child who may be ready, or finds its step hard: a sentence of its own. */
+export function fitInWords(fits: NamedFit): string {
+  switch (fits.kind) {
+    case 'as-now':
+      return `${fits.game}, ${fits.level}, still fits: ${inTen(fits.success)} right alone.`
+    case 'other-level':
+      return `${fits.game}, ${fits.level}, would fit: ${inTen(fits.success)} right alone.`
+    case 'other-game':
+      return `No level of ${fits.playsNow} fits yet. ${fits.game}, ${fits.level}, would: ${inTen(fits.success)} right alone.`
+    case 'none':
+      return `No level of any game fits yet.`
   }
 }
 

@@ -1,12 +1,12 @@
 import { normalAbility } from './ability'
 import { observe, summarise, type Belief } from './estimate'
-import { usualCount, type Standing } from './moving-up'
+import { usualCount } from './moving-up'
 import { weigh } from './policies'
+import type { Seen } from './seen'
 
 const difficulties = [0, 1.5, 3]
 const belief: Belief = { ability: normalAbility(difficulties, { mean: 3.2, sd: 0.8 }), day: 4 }
-const own = (days: readonly number[]): Standing['seen'] =>
-  days.map((day) => ({ day, step: 1, judged: 'own' }))
+const own = (days: readonly number[]): Seen[] => days.map((day) => ({ day, step: 1, judged: 'own' }))
 
 test('the model: probability of the step, and what one more answer would make of it', () => {
   const { estimate: model } = weigh(belief, difficulties, { step: 1, seen: own([1, 3]) })

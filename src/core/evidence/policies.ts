@@ -1,7 +1,8 @@
 import { abilityBelow } from './ability'
 import { observe, secureLogit, type Belief } from './estimate'
-import { countLatest, daysOf, estimateWanted, usualCount, type Standing } from './moving-up'
+import { countLatest, readyByEstimate, usualCount } from './moving-up'
 import type { Judgement } from './observation'
+import { seenAt, type Seen } from './seen'
 
 /** What each way of deciding to move up makes of the evidence for one step, and what would change it. */
 export interface Weighed {
@@ -24,19 +25,19 @@ export interface Weighed {
 export function weigh(
   belief: Belief,
   difficulties: readonly number[],
-  { step, seen }: Pick<Standing, 'step' | 'seen'>,
+  { step, seen }: { step: number; seen: readonly Seen[] },
   wanted = usualCount,
 ): Weighed {
   const secure = ({ ability }: Belief) => 1 - abilityBelow(ability, difficulties[step] + secureLogit)
   const after = (judged: Judgement) =>
     secure(observe(belief, { day: belief.day, step, judged, weight: 1 }, difficulties))
-  const days = daysOf(seen.filter((observation) => observation.step >= step))
+  const here = seenAt(seen, step)
   const probability = secure(belief)
   return {
     estimate: {
-      ready: probability >= estimateWanted.secure && days >= estimateWanted.days,
+      ready: readyByEstimate(probability, here),
       probability,
-      days,
+      days: here.days,
       afterOwn: after('own'),
       afterNotYet: after('notYet'),
     },

@@ -5,7 +5,7 @@ import type { childPage } from '@/server/progress'
 import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
 import { MarkSign } from '../run/station-column'
-import { dayInShort, reasonInWords } from '../words'
+import { dayInShort, fitInWords, reasonInWords } from '../words'
 import { TaskCard } from './task-card'
 import { Why } from './why'
 
@@ -29,6 +29,7 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
           <h1>
             {child.name} {reasonInWords(suggestion.suggestion, suggestion.strand, suggestion.step)}
           </h1>
+          {suggestion.fits && <p>{fitInWords(suggestion.fits)}</p>}
           <p>
             The line is the best guess, the band holds it eight times in ten. Marks move it; time alone widens
             it.

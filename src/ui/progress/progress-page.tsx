@@ -4,9 +4,9 @@ import Link from 'next/link'
 import type { MovingUp } from '@/core/evidence/moving-up'
 import { stepOf, strandOf } from '@/core/skills'
 import type { ProgressPage as Page } from '@/server/progress'
+import { SuggestionList } from './suggestion-list'
 import { BandChart } from '../charts/band-chart'
-import { Pennant } from '../pennant'
-import { capital, lower, many, reasonInWords } from '../words'
+import { capital, lower, many } from '../words'
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
 
@@ -26,10 +26,10 @@ function movingUpInWords(movingUp: MovingUp): string {
 export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
   const { suggestions, movingUp, children, strand, followed, weeks, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
-  const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'step-back').length
+  const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'hard').length
   const look = suggestions.length - ready - back
   const others = [
-    back > 0 && `${lower(back)} may need an easier step`,
+    back > 0 && `${lower(back)} ${back === 1 ? 'finds' : 'find'} their step hard`,
     look > 0 && `${lower(look)} need${look === 1 ? 's' : ''} another look`,
   ].filter(Boolean)
   return (
@@ -56,24 +56,7 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
       </div>
       <div className="columns">
         <section className="reasons" aria-label="Suggestions">
-          <ul className="rows">
-            {suggestions.map(({ id, name, pennant, suggestion, strand: on, step }) => (
-              <li key={id}>
-                {pennant !== null && <Pennant number={pennant} label />}
-                <span className="grow small">
-                  <strong>{name}</strong> {reasonInWords(suggestion, on, step)}.
-                </span>
-                <Link
-                  className="btn btn-quiet btn-sm"
-                  href={`/c/${classId}/children/${id}`}
-                  aria-label={`Why ${name}`}
-                  prefetch={false}
-                >
-                  Why
-                </Link>
-              </li>
-            ))}
-          </ul>
+          <SuggestionList classId={classId} suggestions={suggestions} />
           {suggestions.length === 0 && <p className="muted">Marks from the next session will say more.</p>}
         </section>
         <section className="bands" aria-label={`Estimates over time, ${strandOf(strand).title}`}>
