@@ -93,9 +93,9 @@ export function fitInWords(fits: NamedFit): string {
     case 'other-level':
       return `${fits.game}, ${fits.level}, would fit: ${inTen(fits.success)} right alone.`
     case 'other-game':
-      return `No level of ${fits.playsNow} fits yet. ${fits.game}, ${fits.level}, would: ${inTen(fits.success)} right alone.`
+      return `No level of ${fits.playsNow} fits now. ${fits.game}, ${fits.level}, would: ${inTen(fits.success)} right alone.`
     case 'none':
-      return `No level of any game fits yet.`
+      return `No level of any game fits now.`
   }
 }
 

@@ -48,7 +48,7 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
                   {strandOf(strand).title}:{' '}
                   {estimate.workingStep === null
                     ? 'every step secure'
-                    : stepOf({ strand, step: estimate.workingStep }).short}{' '}
+                    : `next to secure, ${stepOf({ strand, step: estimate.workingStep }).short}`}{' '}
                   <small>
                     {estimate.observations === 0
                       ? 'placed, nothing seen yet'
