@@ -31,6 +31,7 @@ export interface RunVisit {
   id: string
   slot: number
   stationId: string
+  groupId: string
   pennant: number
   level: string
   step: VisitStep
@@ -71,6 +72,8 @@ export interface RunPage {
   visits: RunVisit[]
   marks: ShownMark[]
   absent: string[]
+  /** Children who are in no group of this session: they came after it was planned. */
+  waiting: { id: string; name: string }[]
 }
 
 /** Milliseconds left of the slot under way; never more than all of it, whatever was done to the computer's clock. */
@@ -128,6 +131,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
           id,
           slot,
           stationId,
+          groupId,
           pennant,
           level: ranged ? 'own ranges' : titleOf(levelId),
           step: stepAt(levelId),
@@ -157,6 +161,9 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       of,
     })),
     absent: await absentOf(scope, session.id),
+    waiting: [...names].flatMap(([id, name]) =>
+      grouping.groups.some(({ pupils }) => pupils.includes(id)) ? [] : [{ id, name }],
+    ),
   }
 })
 

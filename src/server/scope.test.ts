@@ -10,7 +10,8 @@ import { exportChild, exportClass, importClass } from './keeping/documents'
 import { eraseChild } from './keeping/erase'
 import { settingsPage } from './keeping/settings'
 import { changeHouseStyle } from './house-style'
-import { gameFit, groupsPage, proposeGroups, saveGroups } from './groups/groups'
+import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from './groups/groups'
+import { joinGroup } from './groups/join'
 import { harbourPage } from './harbour'
 import { countOnShelf, planPage, previewPlan, savePlan } from './plan/plan'
 import { childPage, progressPage } from './progress'
@@ -45,6 +46,8 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     changeHouseStyle: () => changeHouseStyle(stranger, { classId, style: {} }),
     groupsPage: () => groupsPage(stranger, { classId }),
     proposeGroups: () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
+    earlierGroups: () => earlierGroups(stranger, { classId, groupingId: id() }),
+    joinGroup: () => joinGroup(stranger, { classId, sessionId, pupilId, groupId: id() }),
     gameFit: () => gameFit(stranger, { classId, gameId: 'landfall' }),
     saveGroups: () =>
       saveGroups(stranger, {

@@ -47,8 +47,7 @@ export const modeInWords = {
 } as const
 
 /** “3 of 5 alone”, “none of 4 alone”. */
-const aloneInWords = ({ own, of }: Pick<SeenAt, 'own' | 'of'>) =>
-  `${own === 0 ? 'none' : own} of ${of} alone`
+const aloneInWords = ({ own, of }: Pick<SeenAt, 'own' | 'of'>) => `${own === 0 ? 'none' : own} of ${of} alone`
 
 /** What is said of a child at its own step, as a clause after the name; its figures stand in it. */
 export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: string): string {

@@ -1,19 +1,19 @@
 import { expose } from 'comlink'
 import type { z } from 'zod'
-import { fitByNumberOfGroups } from '@/core/grouping/curves'
 import type { Group, Groups } from '@/core/grouping/groups'
 import { propose } from '@/core/grouping/propose'
 import { regroupings, type Regrouping } from '@/core/grouping/regrouping'
-import { groupingRequestSchema, problemOfRequest } from '@/core/grouping/request'
+import { groupingRequestSchema } from '@/core/grouping/request'
 import { ContradictoryLimits, type Clash, type Contradiction } from '@/core/grouping/units'
 
 /** What was worked out, or the limits that can't hold at once. */
 export type Worked<T> =
   { ok: true; value: T } | { ok: false; contradictions: Contradiction[]; clash: Clash | null }
 
-export interface CurvePoint {
-  groups: number
-  fitting: number
+/** Groups of one number, as they would first be proposed; null: the limits can't be kept with so many. */
+export interface OfNumber {
+  count: number
+  made: Groups | null
 }
 
 type Request = z.input<typeof groupingRequestSchema>
@@ -31,16 +31,16 @@ const worker = {
       return step.value
     }),
 
-  /** Children in their zone against the number of groups, whatever the limits; `onPoints` hears those so far. */
-  curve(request: Request, counts: readonly number[], onPoints: (points: CurvePoint[]) => void): CurvePoint[] {
-    const problem = problemOfRequest(groupingRequestSchema.parse(request))
-    const limits = { ...problem.limits, together: [], apart: [] }
-    const points: CurvePoint[] = []
-    for (const count of counts) {
-      points.push(...fitByNumberOfGroups({ ...problem, limits }, [count]))
-      onPoints(points)
+  /** Groups of every number, each as it would first be proposed; `onMade` hears those so far. */
+  byNumber(requests: readonly Request[], onMade: (made: OfNumber[]) => void): OfNumber[] {
+    const all: OfNumber[] = []
+    for (const request of requests) {
+      const parsed = groupingRequestSchema.parse(request)
+      const made = worked(() => propose(parsed).next().value)
+      all.push({ count: parsed.pennants.length, made: made.ok ? made.value : null })
+      onMade(all)
     }
-    return points
+    return all
   },
 
   /** Regroupings that are worth their moves; `onFound` hears those so far, and how far the search is. */

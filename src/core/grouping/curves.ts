@@ -3,29 +3,6 @@ import type { PresentGroup } from './moved-classes'
 import { makeGroups } from './group'
 import type { Grouping, GroupingProblem } from './problem'
 
-/** Children in their zone against the number of groups; counts that the sizes can't make are left out. */
-export function fitByNumberOfGroups(
-  problem: GroupingProblem,
-  counts: readonly number[],
-): { groups: number; fitting: number }[] {
-  const n = problem.children.length
-  return counts
-    .filter((count) => count <= n)
-    .map((count) => {
-      const groups = { count, min: Math.max(1, Math.floor(n / count) - 2), max: Math.ceil(n / count) + 2 }
-      const limits = {
-        ...problem.limits,
-        groups,
-        locked: {},
-        adultNear: [],
-        current: null,
-        moveCost: 0,
-        milliseconds: 40,
-      }
-      return { groups: count, fitting: makeGroups({ ...problem, limits }).fitting }
-    })
-}
-
 /** Prices on a move, from dear to cheap: the dearer, the fewer moves. */
 const movePrices = [2, 1, 0.5, 0.25, 0.1, 0.04]
 

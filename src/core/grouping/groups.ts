@@ -1,4 +1,5 @@
 import { groupNames, mostGroups } from './pennants'
+import type { Clash } from './units'
 
 /** A group as it is proposed, kept and moved about: known by its pennant, its children and its level by their ids. */
 export interface Group {
@@ -16,6 +17,8 @@ export interface Groups {
   own: Record<string, string>
   /** Child → pair it plays in, counted from 0; empty: the groups are not made of pairs. */
   pairs: Record<string, number>
+  /** Even sizes could not keep these limits: the sizes gave way. */
+  uneven?: Clash
 }
 
 /** Pennants of so many groups: those that stand keep theirs, for the others the first that no group carries. */

@@ -81,16 +81,6 @@ export function groupingProblem(
   }
 }
 
-/** Children inside the band if all play at one level: the best of the levels. */
-export function fittingAtOneLevel({ success, levels, band }: GroupingProblem): {
-  level: number
-  fitting: number
-} {
-  const counts = levels.map((_, level) => success.filter((row) => inBand(row[level], band)).length)
-  const fitting = Math.max(...counts)
-  return { level: counts.indexOf(fitting), fitting }
-}
-
 export function childrenFitting({ success, band }: GroupingProblem, groups: Grouping['groups']): number {
   return groups.reduce(
     (sum, { level, children }) =>

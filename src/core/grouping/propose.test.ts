@@ -2,6 +2,7 @@ import { seededChance, unit } from '../chance/chance'
 import { inBand } from './fit-cost'
 import type { GroupingMode } from './mode'
 import { pennantsFor, type Groups } from './groups'
+import { atOneLevel, childrenInZone } from './in-zone'
 import { propose } from './propose'
 import { evenSizes, requestFor, type ClassFit, type Link } from './request'
 
@@ -14,7 +15,7 @@ function classOf(n: number, seed = 1): { ids: string[]; fit: ClassFit } {
   const success = Object.fromEntries(
     ids.map((id) => [id, [0, 2, 4, 6].map((difficulty) => 1 / (1 + Math.exp(difficulty - abilities[id])))]),
   )
-  return { ids, fit: { levels, success, abilities } }
+  return { ids, fit: { levels, success, abilities, notKnown: [] } }
 }
 
 /** Not counted from 0: a group is its pennant, wherever it stands. */
@@ -30,7 +31,7 @@ function made(
   }: { links?: Link[]; met?: string[][]; adultNear?: string[]; withAdult?: number[] } = {},
 ): Groups {
   const sizes = evenSizes(ids.length, pennants.length)
-  const run = propose(requestFor(ids, fit, { mode, links, met, pennants, sizes, ...limits }))
+  const run = propose(requestFor(ids, fit, { mode, links, met, pennants, sizes, evenly: true, ...limits }))
   let step = run.next()
   while (!step.done) step = run.next()
   return step.value
@@ -99,11 +100,48 @@ test('in every mode a child who needs an adult near is where one is', () => {
   }
 })
 
-test('even sizes: one more or fewer than a fair share, or what the teacher sets', () => {
-  expect(evenSizes(26, 6)).toEqual({ min: 3, max: 6 })
+test('even sizes differ by one at most; or they are what the teacher sets', () => {
+  expect(evenSizes(26, 6)).toEqual({ min: 4, max: 5 })
+  expect(evenSizes(24, 4)).toEqual({ min: 6, max: 6 })
   expect(evenSizes(26, 6, 7)).toEqual({ min: 1, max: 7 })
   expect(evenSizes(26, 6, 5, 4)).toEqual({ min: 4, max: 5 })
-  expect(evenSizes(3, 3)).toEqual({ min: 1, max: 2 })
+  expect(evenSizes(3, 3)).toEqual({ min: 1, max: 1 })
+})
+
+test('even groups are even; where limits forbid it the sizes give way, and the limits are told', () => {
+  const group = classOf(13)
+  const evenly = { pennants, sizes: evenSizes(13, 4), evenly: true }
+  const sizesOf = ({ groups }: Groups) => groups.map(({ pupils }) => pupils.length).sort()
+  const even = propose(requestFor(group.ids, group.fit, { links: [], ...evenly })).next().value
+  expect(sizesOf(even)).toEqual([3, 3, 3, 4])
+  expect(even.uneven).toBeUndefined()
+  // Five who stay in one group can't be in one of four.
+  const locked = Object.fromEntries(['c0', 'c1', 'c2', 'c3', 'c4'].map((id) => [id, 5]))
+  const made = propose(requestFor(group.ids, group.fit, { links: [], ...evenly, locked })).next().value
+  expect(Math.max(...sizesOf(made))).toBe(5)
+  expect(made.uneven!.limits.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['locked']))
+})
+
+test('headline, curve and comparison are one computation, in every mode', () => {
+  for (let seed = 1; seed <= 60; seed++) {
+    const n = 8 + (seed % 20)
+    const group = classOf(n, seed)
+    const fit = { ...group.fit, notKnown: group.ids.filter((_, i) => (i * seed) % 5 === 0) }
+    for (const mode of ['similar', 'mixed', 'pairs'] as const) {
+      const one = propose(
+        requestFor(group.ids, fit, { mode, links: [], pennants: [3], sizes: evenSizes(n, 1), evenly: true }),
+      ).next().value
+      const zone = childrenInZone(fit, one)
+      if (mode === 'similar') expect(zone).toEqual(atOneLevel(fit, group.ids))
+      // Own ranges fit as many whatever the number of groups.
+      const four = propose(
+        requestFor(group.ids, fit, { mode, links: [], pennants, sizes: evenSizes(n, 4), evenly: true }),
+      ).next().value
+      if (mode === 'mixed') expect(childrenInZone(fit, four)).toEqual(zone)
+      expect(zone.known + zone.notKnown).toBe(n)
+      expect(zone.notKnown).toBe(fit.notKnown.length)
+    }
+  }
 })
 
 test('limits that clash are told with the pennants of the groups', () => {

@@ -3,7 +3,8 @@ import { mixGroups } from './mixed'
 import { pairUp } from './pairs'
 import type { Groups } from './groups'
 import { cheapestLevel, type GroupingProblem } from './problem'
-import { byPennant, groupsById, problemOfRequest, type GroupingRequest } from './request'
+import { byPennant, groupsById, mostUneven, problemOfRequest, type GroupingRequest } from './request'
+import { ContradictoryLimits, type Clash } from './units'
 
 /** Longer searches after the first, for groups whose cost is not proved to be the least. */
 const moreSearches = 6
@@ -14,11 +15,28 @@ const moreSearches = 6
  * @throws {ContradictoryLimits} with groups by their pennants
  */
 export function* propose(request: GroupingRequest): Generator<Groups, Groups> {
-  try {
-    return yield* search(request)
-  } catch (error) {
-    throw byPennant(error, request)
-  }
+  let uneven: Clash | undefined
+  for (let more = 0; ; more++)
+    try {
+      return yield* searched({ ...request, sizes: looser(request.sizes, more) }, uneven)
+    } catch (error) {
+      const told = byPennant(error, request)
+      if (!(told instanceof ContradictoryLimits) || !request.evenly || more === mostUneven) throw told
+      uneven ??= told.clash ?? { limits: [], drop: [] }
+    }
+}
+
+const looser = ({ min, max }: GroupingRequest['sizes'], by: number) => ({
+  min: Math.max(1, min - by),
+  max: max + by,
+})
+
+function* searched(request: GroupingRequest, uneven: Clash | undefined): Generator<Groups, Groups> {
+  const note = (made: Groups): Groups => (uneven ? { ...made, uneven } : made)
+  const run = search(request)
+  let step = run.next()
+  for (; !step.done; step = run.next()) yield note(step.value)
+  return note(step.value)
 }
 
 function* search(request: GroupingRequest): Generator<Groups, Groups> {

@@ -1,3 +1,4 @@
+import { ownBand } from '../evidence/fit'
 import { regroup } from './curves'
 import { presentGrouping } from './group'
 import type { Group } from './groups'
@@ -22,6 +23,10 @@ export interface Regrouping {
   groups: Group[]
   /** Who moves from which group to which, and what is expected here and there. */
   moves: { pupil: string; from: number; to: number; here: number; there: number }[]
+  /** Who stays in a group that plays another level then, and is clearly better or worse off with it. */
+  staying: { pupil: string; here: number; there: number }[]
+  /** Of all of them those who would stand clearly further outside their zone than now. */
+  harmed: string[]
 }
 
 /** The groups that stand as a request to regroup them within their sizes. */
@@ -85,28 +90,72 @@ function byId(
 ): Regrouping {
   const before = groupsByIndex(request, standing)
   const groups = groupsById(request, made.groups)
+  const changes = changesOf(success, before, made.groups)
   return {
     fitting: made.fitting,
     cost: made.cost,
     // An adult stays where she is, whether anybody there needs one near or not.
     groups: groups.map((group, g) => ({ ...group, withAdult: standing[g].withAdult })),
-    moves: made.moved.map((child) => {
-      const from = before.findIndex(({ children }) => children.includes(child))
-      const to = made.groups.findIndex(({ children }) => children.includes(child))
-      return {
+    moves: changes
+      .filter(({ from, to }) => from !== to)
+      .map(({ child, from, to, here, there }) => ({
         pupil: request.children[child],
         from: standing[from].pennant,
         to: standing[to].pennant,
-        here: success[child][before[from].level],
-        there: success[child][made.groups[to].level],
-      }
-    }),
+        here,
+        there,
+      })),
+    staying: changes
+      .filter(({ from, to, here, there }) => from === to && Math.abs(there - here) > worthNaming)
+      .map(({ child, here, there }) => ({ pupil: request.children[child], here, there })),
+    harmed: changes.filter(isHarmed).map(({ child }) => request.children[child]),
   }
 }
 
+/** From this change of predicted success on a child is named, moved or not. */
+const worthNaming = 0.05
+
+interface Change {
+  child: number
+  /** Positions of the groups. */
+  from: number
+  to: number
+  here: number
+  there: number
+}
+
+/** What comes of a regrouping for every child that is in a group now, in their order. */
+function changesOf(
+  success: GroupingProblem['success'],
+  before: Grouping['groups'],
+  after: Grouping['groups'],
+): Change[] {
+  return success.flatMap((row, child) => {
+    const from = before.findIndex(({ children }) => children.includes(child))
+    const to = after.findIndex(({ children }) => children.includes(child))
+    return from < 0 || to < 0
+      ? []
+      : [{ child, from, to, here: row[before[from].level], there: row[after[to].level] }]
+  })
+}
+
+/** How far outside its zone a child stands. */
+const outside = (share: number) => Math.max(0, ownBand[0] - share, share - ownBand[1])
+
+/** A child that stands further outside its zone by more than this is harmed by a regrouping. */
+const harmFrom = 0.1
+
+const isHarmed = ({ here, there }: Change) => outside(there) - outside(here) > harmFrom
+
+/** A regrouping with what it brings: children in their zone, less those it harms, each of whom weighs as much. */
+interface Weighed {
+  made: Grouping
+  gain: number
+}
+
 /**
- * The groups as they stand, then those regroupings that are worth their moves: as many children in their zone and in
- * all no further from it than with fewer moves, and either more in their zone or clearly nearer to it.
+ * The groups as they stand, then those regroupings that are worth their moves: with as much gain and in all no further
+ * from the zone than with fewer moves, and either more gain or clearly nearer to it.
  * @param present the groups that stand
  * @param found by {@link regroup}, in any order
  */
@@ -120,23 +169,28 @@ function worthTheirMoves(
     present.map(({ children }) => children),
     present.map(({ level }) => level),
   )
-  const worth = [now]
+  const weighed = (made: Grouping): Weighed => ({
+    made,
+    gain: made.fitting - changesOf(problem.success, present, made.groups).filter(isHarmed).length,
+  })
+  const worth = [weighed(now)]
   const counts = [...new Set(found.map(({ moved }) => moved.length))].sort((a, b) => a - b)
+  const all = found.map(weighed)
   for (const count of counts) {
-    const better = found.filter(({ moved }) => moved.length === count).filter(isBetterThan(worth.at(-1)!))
-    if (better.length > 0) worth.push(better.reduce((best, made) => (isFirst(made, best) ? made : best)))
+    const better = all.filter(({ made }) => made.moved.length === count).filter(isBetterThan(worth.at(-1)!))
+    if (better.length > 0) worth.push(better.reduce((best, one) => (isFirst(one, best) ? one : best)))
   }
-  return worth
+  return worth.map(({ made }) => made)
 }
 
-/** The share of the distance from the zone that has to go for moves that bring nobody more into it. */
+/** The share of the distance from the zone that has to go for moves that gain nothing else. */
 const clearly = 0.2
 
 const isBetterThan =
-  (last: Grouping) =>
-  ({ fitting, cost }: Grouping): boolean =>
-    cost <= last.cost + 1e-9 &&
-    (fitting > last.fitting || (fitting === last.fitting && cost < (1 - clearly) * last.cost - 1e-9))
+  (last: Weighed) =>
+  ({ gain, made: { cost } }: Weighed): boolean =>
+    cost <= last.made.cost + 1e-9 &&
+    (gain > last.gain || (gain === last.gain && cost < (1 - clearly) * last.made.cost - 1e-9))
 
-const isFirst = (a: Grouping, b: Grouping) =>
-  a.fitting > b.fitting || (a.fitting === b.fitting && a.cost < b.cost)
+const isFirst = (a: Weighed, b: Weighed) =>
+  a.gain > b.gain || (a.gain === b.gain && a.made.cost < b.made.cost)

@@ -32,6 +32,8 @@ export const groupingRequestSchema = z.object({
   /** The groups that are to be. */
   pennants: z.array(pennantSchema).min(1),
   sizes: z.object({ min: z.number().int().min(1), max: z.number().int().min(1) }),
+  /** The sizes are those of even groups, and give way where the limits can't be kept with them. */
+  evenly: z.boolean().default(false),
   together: z.array(togetherSchema).default([]),
   apart: z.array(togetherSchema).default([]),
   /** Child → the group it stays in. */
@@ -118,6 +120,8 @@ export interface ClassFit {
   success: Record<string, number[]>
   /** Child → logits on the strand the game practises most. */
   abilities: Record<string, number>
+  /** Children of whom too little was seen on that strand to say how a level fits. */
+  notKnown: string[]
 }
 
 /** Two children to be kept apart or together. */
@@ -135,7 +139,9 @@ export function requestFor(
     links,
     ...rest
   }: { links: readonly Link[] } & Pick<GroupingRequest, 'pennants' | 'sizes'> &
-    Partial<Pick<GroupingRequest, 'mode' | 'met' | 'locked' | 'adultNear' | 'withAdult' | 'current'>>,
+    Partial<
+      Pick<GroupingRequest, 'mode' | 'met' | 'evenly' | 'locked' | 'adultNear' | 'withAdult' | 'current'>
+    >,
 ): GroupingRequest {
   const linked = (kind: Link['kind']) => links.filter((link) => link.kind === kind).map(({ a, b }) => [a, b])
   return groupingRequestSchema.parse({
@@ -150,10 +156,17 @@ export function requestFor(
   })
 }
 
-/** Sizes near even: one more or fewer than a fair share; or up to the largest, or from the smallest, that is set. */
+/**
+ * Even sizes, which differ by one at most; or up to the largest, or from the smallest, that is set. Then as many more
+ * either way as less room would leave.
+ */
 export function evenSizes(children: number, count: number, largest?: number, smallest?: number) {
   const fair = children / count
-  const max = largest ?? Math.ceil(fair) + 1
-  const room = largest === undefined ? 1 : largest - Math.floor(fair)
-  return { min: smallest ?? Math.max(1, Math.floor(fair) - room), max: Math.max(max, smallest ?? 1) }
+  const max = largest ?? (smallest === undefined ? Math.ceil(fair) : Math.ceil(fair) + 1)
+  const min =
+    smallest ?? Math.max(1, Math.floor(fair) - (largest === undefined ? 0 : largest - Math.floor(fair)))
+  return { min, max: Math.max(max, min) }
 }
+
+/** Sizes that may give way by one after the other where limits can't be kept with them. */
+export const mostUneven = 3

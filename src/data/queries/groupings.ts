@@ -127,6 +127,16 @@ export async function insertGrouping(
   return version
 }
 
+/** One child more in a group of a version. */
+export async function addMember(
+  { db, classId }: ClassScope,
+  groupingId: string,
+  groupId: string,
+  pupilId: string,
+) {
+  await db.insert(groupMember).values({ classId, groupingId, groupId, pupilId, locked: false, pair: null })
+}
+
 /** Who has played in one pair in any version so far, as children of the pair, once a version. */
 export async function pairsBefore({ db, classId }: ClassScope): Promise<string[][]> {
   const rows = await db

@@ -1,10 +1,11 @@
 import { z } from 'zod'
-import { gameIdSchema, gameOf } from '@/core/games'
+import { isKnown } from '@/core/evidence/own-step'
+import { games, gameIdSchema, gameOf } from '@/core/games'
+import { inBand } from '@/core/grouping/fit-cost'
 import { pennantsFor, type Groups } from '@/core/grouping/groups'
 import { groupingModeSchema, type GroupingMode } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
-import { fittingAtOneLevel } from '@/core/grouping/problem'
-import { evenSizes, problemOfRequest, requestFor, type ClassFit, type Link } from '@/core/grouping/request'
+import { evenSizes, requestFor, type ClassFit, type Link } from '@/core/grouping/request'
 import { lockClass } from '@/data/queries/classes'
 import {
   groupingOf,
@@ -16,7 +17,7 @@ import {
 import { houseStyleOf } from '@/data/queries/house-style'
 import { allInClass, linksOf } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
-import { childrenOf, type Child } from '../children'
+import { childrenOf, fittingBand, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { mainStrand, successAt } from '../figures'
@@ -37,7 +38,8 @@ export interface GroupsPage extends Groups {
   links: Link[]
   /** Partners of earlier versions, once a version. */
   met: string[][]
-  oneLevel: number
+  /** Every game with how many children some level of it fits; those that fit most come first. */
+  games: { id: string; title: string; fits: number }[]
 }
 
 const nearAdult = (children: readonly Child[]) =>
@@ -59,7 +61,23 @@ function fitAt(gameId: string, children: readonly Child[]): ClassFit {
     levels: gameOf(gameId).levels.map(({ id, title }) => ({ id, title })),
     success: Object.fromEntries(children.map(({ id }, child) => [id, success[child]])),
     abilities: Object.fromEntries(children.map(({ id, estimates }) => [id, estimates[strand].mean])),
+    notKnown: children.flatMap(({ id, estimates }) => (isKnown(estimates[strand]) ? [] : [id])),
   }
+}
+
+/** Every game by how many children some level of it fits. */
+function gamesByFit(children: readonly Child[]): GroupsPage['games'] {
+  const rightAlone = children.map((child) => child.rightAlone)
+  return games
+    .map(({ id, title }) => {
+      const success = successAt(id, rightAlone)
+      return {
+        id,
+        title,
+        fits: success.filter((row) => row.some((share) => inBand(share, fittingBand))).length,
+      }
+    })
+    .sort((a, b) => b.fits - a.fits || a.title.localeCompare(b.title))
 }
 
 /** Usual groups for a first proposal: about five children in each, at most six groups. */
@@ -88,6 +106,7 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
     pennants,
     withAdult: pennants.slice(0, 1),
     sizes: evenSizes(children.length, count),
+    evenly: true,
   })
   return {
     children: children.map(({ id, name }) => ({ id, name })),
@@ -105,19 +124,36 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
     versions,
     links,
     met,
-    oneLevel: children.length > 0 ? fittingAtOneLevel(problemOfRequest(request)).fitting : 0,
+    games: gamesByFit(children),
   }
 })
 
 /** What each child can be expected to do at each level of a game, by which groups could be made. */
 export const gameFit = readingClass(
   z.object({ classId: z.uuid(), gameId: gameIdSchema }),
-  async (scope, { gameId }): Promise<ClassFit & { oneLevel: number }> => {
-    const children = await childrenOf(scope)
-    const fit = fitAt(gameId, children)
-    const sizes = evenSizes(children.length, 1)
-    const request = requestFor(idsOf(children), fit, { links: [], pennants: [0], sizes })
-    return { ...fit, oneLevel: fittingAtOneLevel(problemOfRequest(request)).fitting }
+  async (scope, { gameId }): Promise<ClassFit> => fitAt(gameId, await childrenOf(scope)),
+)
+
+/** An earlier version as it would stand today: to be put on the table and kept as a new one. */
+export const earlierGroups = readingClass(
+  z.object({ classId: z.uuid(), groupingId: z.uuid() }),
+  async (scope, { groupingId }) => {
+    const [stored, children] = await Promise.all([groupingOf(scope, groupingId), childrenOf(scope)])
+    if (!stored) throw new NotHere()
+    const fit = fitAt(stored.gameId, children)
+    const request = requestFor(idsOf(children), fit, {
+      mode: stored.mode,
+      links: [],
+      pennants: stored.groups.map(({ pennant }) => pennant),
+      sizes: evenSizes(children.length, stored.groups.length),
+    })
+    return {
+      gameId: stored.gameId,
+      mode: stored.mode,
+      fit,
+      locked: stored.groups.flatMap(({ locked }) => locked).filter((id) => id in fit.success),
+      ...shownStanding(stored, request),
+    }
   },
 )
 
@@ -142,6 +178,7 @@ export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId,
     pennants,
     withAdult: pennants.slice(0, 1),
     sizes: evenSizes(children.length, count),
+    evenly: true,
   })
   const made = proposedOr(request, null)
   if (!made) throw new Refused('No groups can keep all the limits at once.')

@@ -28,18 +28,14 @@ export const everybodyInOne = ({ children, levels, pennants }: GroupingRequest):
   pairs: {},
 })
 
-/** Stored groups as shown; children who came since stand in the first group until moved. */
+/** Stored groups as shown, without those who have left; who came since is in none until moved. */
 function standingGroups({ groups, gameId }: StoredGrouping, children: readonly string[]): Group[] {
-  const placed = new Set(groups.flatMap(({ pupils }) => pupils))
   const { levels } = gameOf(gameId)
-  return groups.map(({ pennant, levelId, pupils, withAdult }, position) => ({
+  return groups.map(({ pennant, levelId, pupils, withAdult }) => ({
     pennant,
     withAdult,
     levelId: levels.some(({ id }) => id === levelId) ? levelId : levels[0].id,
-    pupils: [
-      ...pupils.filter((id) => children.includes(id)),
-      ...(position === 0 ? children.filter((id) => !placed.has(id)) : []),
-    ],
+    pupils: pupils.filter((id) => children.includes(id)),
   }))
 }
 

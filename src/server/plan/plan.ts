@@ -14,7 +14,8 @@ import {
 } from '@/data/queries/sessions'
 import { saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
-import { classIdSchema } from '../classes'
+import { pupilsOf } from '@/data/queries/pupils'
+import { classIdSchema, displayName } from '../classes'
 import { todayIn } from '../clock'
 import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
 import { carriedOver, planToGoOn, readClass, workOutPlan } from './context'
@@ -30,6 +31,8 @@ export interface PlanPage {
   added: boolean
   /** What has changed since the session was kept, so that it would be kept otherwise now. */
   since: 'groups' | 'levels' | null
+  /** Names of children who are in no group, and so in no plan. */
+  waiting: string[]
 }
 
 /** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
@@ -38,17 +41,19 @@ export const planPage = readingClass(
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
     // Nothing here waits for anything else, but for groups that are not the newest.
-    const [session, newest, contextOf] = await Promise.all([
+    const [session, newest, contextOf, pupils] = await Promise.all([
       nextSession(scope),
       groupingOf(scope),
       readClass(scope),
+      pupilsOf(scope),
     ])
     const others = session !== null && session.groupingId !== newest?.id
     const keptFor = others ? await groupingOf(scope, session.groupingId) : newest
     // What runs stays with its groups; what is still planned goes on with the newest.
     const running = session?.state === 'running'
     const grouping = running ? keptFor : newest
-    if (!grouping) return { view: null, session: null, today, games: [], added: false, since: null }
+    if (!grouping)
+      return { view: null, session: null, today, games: [], added: false, since: null, waiting: [] }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
       : firstPlan(today, grouping.groups.length, () => crypto.randomUUID())
@@ -67,6 +72,9 @@ export const planPage = readingClass(
       games: games.map(({ id, title }) => ({ id, title })),
       added,
       since: session && !running ? (others ? 'groups' : levelsMoved(session, view) ? 'levels' : null) : null,
+      waiting: pupils
+        .filter(({ id }) => !grouping.groups.some((group) => group.pupils.includes(id)))
+        .map(displayName),
     }
   },
 )

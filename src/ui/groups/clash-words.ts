@@ -7,21 +7,7 @@ export function clashInWords(
   clash: Clash | null,
   names: ReadonlyMap<string, string>,
 ): string[] {
-  const list = (ids: readonly string[]) => ids.map((id) => names.get(id) ?? 'a child').join(' and ')
-  const limitText = (limit: Limit): string => {
-    switch (limit.kind) {
-      case 'apart':
-        return `keeping ${list(limit.children)} apart`
-      case 'together':
-        return `keeping ${list(limit.children)} together`
-      case 'locked':
-        return `keeping ${list([limit.child])} in ${groupNames[limit.group]}`
-      case 'adult-near':
-        return `an adult near ${list([limit.child])}`
-      case 'sizes':
-        return 'these sizes'
-    }
-  }
+  const list = (ids: readonly string[]) => listOf(ids, names)
   return [
     ...contradictions.map((contradiction) => {
       switch (contradiction.kind) {
@@ -41,6 +27,34 @@ export function clashInWords(
           return 'No groups can keep all the limits at once.'
       }
     }),
-    ...(clash ? [`Groups are possible without: ${clash.drop.map(limitText).join('; ')}.`] : []),
+    ...(clash
+      ? [`Groups are possible without: ${clash.drop.map((limit) => limitInWords(limit, names)).join('; ')}.`]
+      : []),
   ]
+}
+
+/** Even groups could not keep the limits: which they are. */
+export function unevenInWords({ limits }: Clash, names: ReadonlyMap<string, string>): string {
+  const told = limits.filter(({ kind }) => kind !== 'sizes').map((limit) => limitInWords(limit, names))
+  return told.length === 0
+    ? 'Even groups can’t keep all the limits: the sizes gave way.'
+    : `Even groups can’t keep this: ${told.join('; ')}. The sizes gave way.`
+}
+
+const listOf = (ids: readonly string[], names: ReadonlyMap<string, string>) =>
+  ids.map((id) => names.get(id) ?? 'a child').join(' and ')
+
+function limitInWords(limit: Limit, names: ReadonlyMap<string, string>): string {
+  switch (limit.kind) {
+    case 'apart':
+      return `keeping ${listOf(limit.children, names)} apart`
+    case 'together':
+      return `keeping ${listOf(limit.children, names)} together`
+    case 'locked':
+      return `keeping ${listOf([limit.child], names)} in ${groupNames[limit.group]}`
+    case 'adult-near':
+      return `an adult near ${listOf([limit.child], names)}`
+    case 'sizes':
+      return 'these sizes'
+  }
 }

@@ -5,20 +5,21 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { pennantsFor, type Group } from '@/core/grouping/groups'
 import { regroupingRequest, type Regrouping } from '@/core/grouping/regrouping'
+import { atOneLevel } from '@/core/grouping/in-zone'
 import { evenSizes, requestFor } from '@/core/grouping/request'
 import type { Action } from '@/server/answer'
-import type { gameFit, GroupsPage as Page, saveGroups } from '@/server/groups/groups'
-import { CountCurve } from '../charts/count-curve'
+import type { earlierGroups, gameFit, GroupsPage as Page, saveGroups } from '@/server/groups/groups'
 import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
-import { clashInWords } from './clash-words'
+import { clashInWords, unevenInWords } from './clash-words'
 import { Headline } from './headline'
+import { titleOf } from './headline-words'
 import { Lanes } from './lanes'
 import { LimitsList } from './limits-list'
 import { MakePanel, type Making } from './make-panel'
 import { Moves } from './moves'
-import { numberFinding } from './number-finding'
+import { NumberCurve } from './number-curve'
 import { SelectedChild } from './selected-child'
 import { useGroups } from './use-groups'
 import { useMaking } from './use-making'
@@ -28,13 +29,13 @@ import { Versions } from './versions'
 interface Props {
   classId: string
   page: Page
-  games: { id: string; title: string }[]
   gameFit: Action<typeof gameFit>
+  earlierGroups: Action<typeof earlierGroups>
   save: Action<typeof saveGroups>
 }
 
 /** Who works with whom at which level, with the fit of it in view while it is changed. */
-export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
+export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Props) {
   const router = useRouter()
   const table = useGroups(page)
   const [selected, setSelected] = useState<string | null>(null)
@@ -46,6 +47,9 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     largest: undefined,
   })
   const [regroupings, setRegroupings] = useState<Regrouping[] | null>(null)
+  const [uneven, setUneven] = useState<string | null>(null)
+  /** How the groups on the table came about, kept with them. */
+  const [note, setNote] = useState('')
   const { problems, busy, save: run, setProblems } = useSaving()
   const names = new Map(page.children.map(({ id, name }) => [id, name]))
   const worker = useMaking(
@@ -53,7 +57,15 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     () => setProblems(['The search broke off. The groups stay as they are.']),
   )
   const ids = page.children.map(({ id }) => id)
-  const curve = useNumberCurve(ids, table.fit)
+  // As it would be proposed with so many groups, whoever is in which now.
+  const curve = useNumberCurve(ids, table.fit, (count) =>
+    requestFor(ids, table.fit, {
+      links: page.links,
+      pennants: pennantsFor([], count),
+      sizes: evenSizes(ids.length, count),
+      evenly: true,
+    }),
+  )
   const selectedGroup = table.groups.find(({ pupils }) => selected && pupils.includes(selected))
   if (page.children.length === 0)
     return (
@@ -73,8 +85,8 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     if (next.gameId === table.gameId) return propose(next, table.fit)
     run(
       () => gameFit({ classId, gameId: next.gameId }),
-      ({ oneLevel, ...fit }) => {
-        table.set({ gameId: next.gameId, fit, oneLevel, own: {} })
+      (fit) => {
+        table.set({ gameId: next.gameId, fit, own: {} })
         propose(next, fit)
       },
     )
@@ -103,8 +115,26 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
       pennants,
       withAdult: adultGroups(pennants),
       sizes: evenSizes(ids.length, count, largest, smallest),
+      evenly: largest === undefined && smallest === undefined,
     })
-    worker.propose(request, table.take)
+    worker.propose(request, ({ uneven, ...made }) => {
+      setUneven(uneven ? unevenInWords(uneven, names) : null)
+      table.take(made)
+    })
+  }
+
+  /** Puts an earlier version on the table, to be kept as a new one. */
+  function takeBack({ id, version }: Page['versions'][number]) {
+    hand(() =>
+      run(
+        () => earlierGroups({ classId, groupingId: id }),
+        ({ groups, own, pairs, locked, fit, gameId, mode }) => {
+          table.set({ groups, own, pairs, locked, fit, gameId, mode })
+          setMaking({ ...making, gameId, mode, count: groups.length })
+          setNote(`version ${version} taken back`)
+        },
+      ),
+    )
   }
 
   /** Of these groups those with an adult near; none chosen yet: the first. */
@@ -118,11 +148,13 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
   function hand(change: () => void) {
     worker.stop()
     setRegroupings(null)
+    setUneven(null)
     change()
   }
   const byHand: typeof table = {
     ...table,
     move: (child, to) => hand(() => table.move(child, to)),
+    swap: (a, b) => hand(() => table.swap(a, b)),
     lock: (child, on) => hand(() => table.lock(child, on)),
     setAdult: (group, withAdult) => hand(() => table.setAdult(group, withAdult)),
     setLevel: (group, levelId) => hand(() => table.setLevel(group, levelId)),
@@ -134,7 +166,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     worker.regroup(request, table.groups, setRegroupings)
   }
 
-  function keep(groups: readonly Group[] = table.groups, note = '') {
+  function keep(groups: readonly Group[] = table.groups, how = note) {
     const stored = groups.map((group) => ({
       ...group,
       locked: table.locked.filter((child) => group.pupils.includes(child)),
@@ -144,7 +176,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     }))
     const { gameId, mode } = table
     run(
-      () => save({ classId, groupingId: newId(), gameId, mode, note, groups: stored }),
+      () => save({ classId, groupingId: newId(), gameId, mode, note: how, groups: stored }),
       () => router.refresh(),
     )
   }
@@ -153,8 +185,8 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
     <>
       <Headline
         classId={classId}
-        title={`${table.fitting} of ${ids.length} in their zone; one level for all: ${table.oneLevel}`}
-        game={games.find(({ id }) => id === table.gameId)!.title}
+        title={titleOf(table.inZone, atOneLevel(table.fit, ids))}
+        game={page.games.find(({ id }) => id === table.gameId)!.title}
         mode={table.mode}
         version={page.version}
         changed={table.changed}
@@ -167,6 +199,7 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
       <Problems
         problems={[
           ...problems,
+          ...(uneven ? [uneven] : []),
           ...table.brokenLinks.map(
             ({ kind, a, b }) => `${names.get(a)} and ${names.get(b)} are to be kept ${kind}.`,
           ),
@@ -182,14 +215,18 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
           onSelect={setSelected}
         />
         <aside className="groups-side">
-          {selected && selectedGroup ? (
+          {selected ? (
             <SelectedChild
               name={names.get(selected) ?? ''}
               groups={table.groups}
               successIn={(group) => table.successOf(selected, group)}
-              own={selectedGroup}
+              own={selectedGroup ?? null}
               locked={table.locked.includes(selected)}
               range={table.rangeOf(selected)}
+              others={table.groups
+                .filter(({ pupils }) => !pupils.includes(selected))
+                .flatMap(({ pupils }) => pupils.map((id) => ({ id, name: names.get(id) ?? '' })))}
+              onSwap={(other) => byHand.swap(selected, other)}
               partners={table.partnersOf(selected).map((id) => names.get(id) ?? '')}
               onMove={(to) => byHand.move(selected, to)}
               onLock={(on) => byHand.lock(selected, on)}
@@ -202,27 +239,35 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
               levels={table.fit.levels}
               busy={busy || worker.busy}
               onAccept={({ groups }) => keep(groups, 'suggested moves')}
+              onTry={({ groups }) => {
+                hand(() => table.set({ groups, own: {}, pairs: {} }))
+                setNote('suggested moves')
+              }}
+              onDismiss={() => setRegroupings(null)}
             />
           ) : (
             <>
-              {curve.done ? (
-                <CountCurve
-                  points={curve.points.map(({ groups, fitting }) => ({ at: groups, fitting }))}
-                  mark={table.groups.length}
-                  of={ids.length}
-                >
-                  {numberFinding(curve.points, table.groups.length)}
-                </CountCurve>
+              {table.mode === 'mixed' || table.mode === 'pairs' ? (
+                <p className="small muted">
+                  Each plays at an own range: how many groups there are changes nothing for who is in their
+                  zone.
+                </p>
+              ) : curve.done ? (
+                <NumberCurve
+                  points={curve.points}
+                  now={{ groups: table.groups.length, fitting: table.inZone.fitting }}
+                  of={table.inZone.known}
+                />
               ) : (
                 <div className="curve-coming" role="status">
                   <span className="small muted">How many groups are worth it? Trying …</span>
-                  <progress value={curve.points.length} max={curve.of} aria-label="Numbers of groups tried" />
+                  <progress value={curve.tried} max={curve.of} aria-label="Numbers of groups tried" />
                 </div>
               )}
               <MakePanel
                 making={making}
                 children={ids.length}
-                games={games}
+                games={page.games}
                 busy={busy || worker.busy}
                 onChange={remake}
               />
@@ -235,7 +280,12 @@ export function GroupsPage({ classId, page, games, gameFit, save }: Props) {
                 names={names}
                 onRelease={(child) => byHand.lock(child, false)}
               />
-              <Versions versions={page.versions} />
+              <Versions
+                versions={page.versions}
+                now={page.version?.number ?? null}
+                busy={busy}
+                onTakeBack={takeBack}
+              />
             </>
           )}
         </aside>

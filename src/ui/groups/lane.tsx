@@ -20,6 +20,8 @@ interface Named {
   name: string
   success: number
   locked: boolean
+  /** Enough was seen of it to say how its level fits. */
+  known: boolean
   /** The child's own range, where it has one. */
   range: string | undefined
 }
@@ -124,6 +126,7 @@ function Name({
   row,
   fits,
   locked,
+  known,
   range,
   selected,
   onSelect,
@@ -149,10 +152,10 @@ function Name({
       }}
       type="button"
       {...listeners}
-      className={`lane-name${fits ? '' : ' outside'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
+      className={`lane-name${known ? (fits ? '' : ' outside') : ' not-known'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
       data-child={id}
       aria-pressed={selected}
-      aria-label={`${name}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${fits ? '' : ', outside the zone'}${locked ? ', stays here' : ''}`}
+      aria-label={`${name}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${known ? (fits ? '' : ', outside the zone') : ', not known yet'}${locked ? ', stays here' : ''}`}
       title={range}
       onClick={onSelect}
       onKeyDown={(event) => {

@@ -46,6 +46,24 @@ export function Lanes({
           </span>
         ))}
       </div>
+      {table.waiting.length > 0 && (
+        <section className="lane waiting" aria-label="Not in a group yet">
+          <strong className="small">Not in a group yet</strong>
+          {table.waiting.map((id) => (
+            <button
+              key={id}
+              type="button"
+              className="lane-name"
+              data-child={id}
+              aria-pressed={selected === id}
+              onClick={() => onSelect(id)}
+            >
+              <i />
+              {names.get(id)}
+            </button>
+          ))}
+        </section>
+      )}
       <DndContext
         id="lanes"
         sensors={sensors}
@@ -77,6 +95,7 @@ export function Lanes({
               name: names.get(id) ?? '',
               success: table.successOf(id, group),
               locked: table.locked.includes(id),
+              known: !table.fit.notKnown.includes(id),
               range: table.rangeOf(id),
             }))}
           </Lane>

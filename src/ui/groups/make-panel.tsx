@@ -32,7 +32,7 @@ export function MakePanel({
 }: {
   making: Making
   children: number
-  games: { id: string; title: string }[]
+  games: { id: string; title: string; fits: number }[]
   busy: boolean
   onChange: (part: Partial<Making>) => void
 }) {
@@ -72,9 +72,9 @@ export function MakePanel({
         'Level by',
         gameId,
         (value) => onChange({ gameId: value }),
-        games.map(({ id, title }) => (
+        games.map(({ id, title, fits }) => (
           <option key={id} value={id}>
-            {title}
+            {title} · fits {fits}
           </option>
         )),
       )}

@@ -22,12 +22,17 @@ export function Moves({
   levels,
   busy,
   onAccept,
+  onTry,
+  onDismiss,
 }: {
   regroupings: Regrouping[]
   names: Map<string, string>
   levels: ClassFit['levels']
   busy: boolean
   onAccept: (made: Regrouping) => void
+  /** Puts it on the table, where each move can still be changed. */
+  onTry: (made: Regrouping) => void
+  onDismiss: () => void
 }) {
   const [now, ...better] = regroupings
   const [chosen, setChosen] = useState(0)
@@ -39,6 +44,9 @@ export function Moves({
         <p className="muted small">
           None that was tried brings more children into their zone or the class clearly nearer to it.
         </p>
+        <Button variant="quiet" onClick={onDismiss}>
+          Back to the groups
+        </Button>
       </section>
     )
   const count = made.moves.length
@@ -75,7 +83,7 @@ export function Moves({
           <li key={pupil}>
             <span className="grow">
               <strong>{names.get(pupil)}</strong> to {groupNames[to]}: {hundredths(here)} right alone here,{' '}
-              {hundredths(there)} there.
+              {hundredths(there)} there{made.harmed.includes(pupil) && ', further from the zone'}.
             </span>
           </li>
         ))}
@@ -92,9 +100,42 @@ export function Moves({
               ],
         )}
       </ul>
-      <Button disabled={busy} onClick={() => onAccept(made)}>
-        {busy ? 'Saving …' : 'Accept'}
-      </Button>
+      <Staying made={made} names={names} />
+      <div className="buttons">
+        <Button disabled={busy} onClick={() => onAccept(made)}>
+          {busy ? 'Saving …' : 'Accept'}
+        </Button>
+        <Button variant="quiet" disabled={busy} onClick={() => onTry(made)}>
+          Try on the table
+        </Button>
+        <Button variant="quiet" onClick={onDismiss}>
+          Leave as they are
+        </Button>
+      </div>
     </section>
+  )
+}
+
+/** Who stays, and is clearly better or worse off with the new level of the group. */
+function Staying({ made: { staying, harmed }, names }: { made: Regrouping; names: Map<string, string> }) {
+  if (staying.length === 0) return null
+  const worse = staying.filter(({ pupil }) => harmed.includes(pupil))
+  const others = staying.filter(({ pupil }) => !harmed.includes(pupil))
+  const change = ({ pupil, here, there }: Regrouping['staying'][number]) =>
+    `${names.get(pupil)} ${hundredths(here)} → ${hundredths(there)}`
+  return (
+    <p className="small">
+      {worse.length > 0 && (
+        <>
+          <strong>Further from the zone though they stay:</strong> {worse.map(change).join(', ')}.{' '}
+        </>
+      )}
+      {others.length > 0 && (
+        <>
+          {worse.length > 0 ? 'Others who stay' : 'Who stays'}, with the new level:{' '}
+          {others.map(change).join(', ')}.
+        </>
+      )}
+    </p>
   )
 }

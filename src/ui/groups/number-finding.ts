@@ -1,9 +1,15 @@
-import type { CurvePoint } from '@/workers/grouping'
 import { capital, lower } from '../words'
+import type { CurvePoint } from './use-number-curve'
 
-/** What the curve against the number of groups shows, in the words of its finding. */
-export function numberFinding(points: readonly CurvePoint[], now: number): string {
+/**
+ * What the curve against the number of groups shows, in the words of its finding.
+ * @param points with the groups on the table among them
+ * @param anew how many as many groups as now would bring in if they were made anew
+ */
+export function numberFinding(points: readonly CurvePoint[], now: number, anew: number): string {
   const here = points.find(({ groups }) => groups === now)
+  if (here && anew > here.fitting)
+    return `Made anew, ${lower(now)} ${now === 1 ? 'group brings' : 'groups bring'} ${lower(anew - here.fitting)} more in`
   const fewer = points.find(({ groups, fitting }) => groups < now && fitting >= (here?.fitting ?? Infinity))
   if (fewer)
     return `${capital(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${lower(now)}`

@@ -16,20 +16,25 @@ export function SelectedChild({
   locked,
   range,
   partners,
+  others,
   onMove,
+  onSwap,
   onLock,
   onClose,
 }: {
   name: string
   groups: Group[]
   successIn: (group: Group) => number
-  /** The group it is in. */
-  own: Group
+  /** The group it is in; null: in none yet. */
+  own: Group | null
   /** Stays in the group when groups are made anew. */
   locked: boolean
   /** The child's own range in mixed groups, which goes along wherever it moves. */
   range?: string
   partners: readonly string[]
+  /** Children of the other groups, with one of whom it may change places. */
+  others: readonly { id: string; name: string }[]
+  onSwap: (other: string) => void
   onMove: (pennant: number) => void
   onLock: (on: boolean) => void
   onClose: () => void
@@ -43,19 +48,23 @@ export function SelectedChild({
         </Button>
       </div>
       <p className="tiny muted">
-        {range
+        {range && own
           ? `Own range: ${range}, ${hundredths(successIn(own))} times in 100 right alone. It goes along to another group.`
           : 'Right alone, times in 100, at each group’s level.'}{' '}
         Arrow up and down move a focused name too.
       </p>
       {partners.length > 0 && <p className="small">Plays with {partners.join(' and ')}.</p>}
-      <Form.Check
-        id="stays-here"
-        className="small"
-        label={`Stays in ${groupNames[own.pennant]} when groups are made anew`}
-        checked={locked}
-        onChange={({ target }) => onLock(target.checked)}
-      />
+      {own ? (
+        <Form.Check
+          id="stays-here"
+          className="small"
+          label={`Stays in ${groupNames[own.pennant]} when groups are made anew`}
+          checked={locked}
+          onChange={({ target }) => onLock(target.checked)}
+        />
+      ) : (
+        <p className="small">Not in a group yet.</p>
+      )}
       <ul className="rows">
         {groups.map((group) => (
           <li key={group.pennant}>
@@ -64,7 +73,7 @@ export function SelectedChild({
               {groupNames[group.pennant]}{' '}
               {!range && <span className="muted">{hundredths(successIn(group))}</span>}
             </span>
-            {group.pennant === own.pennant ? (
+            {group.pennant === own?.pennant ? (
               <span className="tiny muted">is here</span>
             ) : (
               <Button variant="quiet" size="sm" onClick={() => onMove(group.pennant)}>
@@ -74,6 +83,19 @@ export function SelectedChild({
           </li>
         ))}
       </ul>
+      {own && others.length > 0 && (
+        <Form.Group controlId="swap-with" className="swap">
+          <Form.Label className="small">Changes places with</Form.Label>
+          <Form.Select size="sm" value="" onChange={({ target }) => target.value && onSwap(target.value)}>
+            <option value="">Choose a child</option>
+            {others.map(({ id, name: other }) => (
+              <option key={id} value={id}>
+                {other}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      )}
     </section>
   )
 }

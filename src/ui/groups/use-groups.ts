@@ -1,9 +1,9 @@
 'use client'
 
 import { useState } from 'react'
-import { inBand } from '@/core/grouping/fit-cost'
 import type { GroupingMode } from '@/core/grouping/mode'
 import type { Group, Groups } from '@/core/grouping/groups'
+import { childrenInZone, successInGroup } from '@/core/grouping/in-zone'
 import type { ClassFit } from '@/core/grouping/request'
 import type { GroupsPage } from '@/server/groups/groups'
 
@@ -14,7 +14,6 @@ export interface Arrangement extends Groups {
   gameId: string
   mode: GroupingMode
   fit: ClassFit
-  oneLevel: number
   /** Children who stay in their group when groups are made anew. */
   locked: string[]
 }
@@ -22,8 +21,8 @@ export interface Arrangement extends Groups {
 /** The groups on the table: moved by hand, measured at once, not saved until the teacher says so. */
 export function useGroups(page: GroupsPage) {
   const [arrangement, setArrangement] = useState<Arrangement>(() => {
-    const { gameId, mode, fit, oneLevel, groups, own, pairs, locked } = page
-    return { gameId, mode, fit, oneLevel, groups, own, pairs, locked }
+    const { gameId, mode, fit, groups, own, pairs, locked } = page
+    return { gameId, mode, fit, groups, own, pairs, locked }
   })
   const [changed, setChanged] = useState(page.version === null)
   const { groups, fit, own, pairs, locked } = arrangement
@@ -33,7 +32,7 @@ export function useGroups(page: GroupsPage) {
     setChanged(true)
   }
   const level = (id: string) => fit.levels.findIndex((one) => one.id === id)
-  const successOf = (child: string, { levelId }: Group) => fit.success[child][level(own[child] ?? levelId)]
+  const successOf = (child: string, group: Group) => successInGroup(fit, child, group, own)
   const change = (pennant: number, part: Partial<Group>) =>
     set({ groups: groups.map((group) => (group.pennant === pennant ? { ...group, ...part } : group)) })
   return {
@@ -50,9 +49,10 @@ export function useGroups(page: GroupsPage) {
         : Object.keys(pairs).filter((other) => other !== child && pairs[other] === pairs[child]),
     /** Pennant of the child's group. */
     groupOf: (child: string) => groups.find(({ pupils }) => pupils.includes(child))?.pennant,
-    fitting: groups.reduce(
-      (sum, group) => sum + group.pupils.filter((child) => inBand(successOf(child, group), band)).length,
-      0,
+    inZone: childrenInZone(fit, { groups, own }),
+    /** Children who are in no group: they came after the groups were made. */
+    waiting: page.children.flatMap(({ id }) =>
+      groups.some(({ pupils }) => pupils.includes(id)) ? [] : [id],
     ),
     /** Children who need an adult near and stand where none is. */
     withoutAdult: groups.flatMap(({ withAdult, pupils }) =>
@@ -71,6 +71,17 @@ export function useGroups(page: GroupsPage) {
         // Who leaves a partner behind is in no pair any more, and neither is the partner.
         pairs: Object.fromEntries(Object.entries(pairs).filter(([, pair]) => pair !== pairs[child])),
         locked: locked.filter((id) => id !== child),
+      })
+    },
+    /** Two children change places; neither stays with the partner it had. */
+    swap(a: string, b: string) {
+      const other = (id: string) => (id === a ? b : id === b ? a : id)
+      set({
+        groups: groups.map((group) => ({ ...group, pupils: group.pupils.map(other) })),
+        pairs: Object.fromEntries(
+          Object.entries(pairs).filter(([, pair]) => pair !== pairs[a] && pair !== pairs[b]),
+        ),
+        locked: locked.filter((id) => id !== a && id !== b),
       })
     },
     lock: (child: string, on: boolean) =>

@@ -1,29 +1,38 @@
 'use client'
 
 import { useEffect, useEffectEvent, useState } from 'react'
+import { childrenInZone } from '@/core/grouping/in-zone'
 import { mostGroups } from '@/core/grouping/pennants'
-import { evenSizes, requestFor, type ClassFit } from '@/core/grouping/request'
-import type { CurvePoint, GroupingWorker } from '@/workers/grouping'
+import type { ClassFit, GroupingRequest } from '@/core/grouping/request'
+import type { GroupingWorker, OfNumber } from '@/workers/grouping'
 import { useWorkerRun } from '../use-worker-run'
 
-/** The curve against the number of groups, worked out in a web worker for the game the groups are made by. */
-export function useNumberCurve(children: readonly string[], fit: ClassFit) {
-  const [points, setPoints] = useState<CurvePoint[]>([])
+export interface CurvePoint {
+  groups: number
+  fitting: number
+}
+
+/** Children in their zone against the number of groups, each number as it would be proposed; in a web worker. */
+export function useNumberCurve(
+  children: readonly string[],
+  fit: ClassFit,
+  requestOf: (count: number) => GroupingRequest,
+) {
+  const [made, setMade] = useState<OfNumber[]>([])
   const worker = useWorkerRun<GroupingWorker>(
     () => new Worker(new URL('../../workers/grouping.ts', import.meta.url)),
   )
   const counts = Array.from({ length: Math.min(mostGroups, children.length) }, (_, i) => i + 1)
-  const count = useEffectEvent(() => {
+  const begin = useEffectEvent(() => {
     if (counts.length === 0) return
-    const request = requestFor(children, fit, {
-      links: [],
-      pennants: [0],
-      sizes: evenSizes(children.length, 1),
-    })
-    void worker.start((grouping, hear) => grouping.curve(request, counts, hear(setPoints)), setPoints)
+    const requests = counts.map(requestOf)
+    void worker.start((grouping, hear) => grouping.byNumber(requests, hear(setMade)), setMade)
   })
   useEffect(() => {
-    count()
+    begin()
   }, [fit])
-  return { points, of: counts.length, done: points.length === counts.length }
+  const points = made.flatMap(({ count, made: groups }): CurvePoint[] =>
+    groups ? [{ groups: count, fitting: childrenInZone(fit, groups).fitting }] : [],
+  )
+  return { points, tried: made.length, of: counts.length, done: made.length === counts.length }
 }

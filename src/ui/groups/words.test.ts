@@ -53,10 +53,12 @@ describe('limits that can’t hold at once, in words', () => {
 describe('what the curve against the number of groups shows', () => {
   const points = [8, 14, 20, 22, 22].map((fitting, i) => ({ groups: i + 1, fitting }))
   test('fewer groups that fit as well', () =>
-    expect(numberFinding(points, 5)).toBe('Four groups fit as well as five'))
+    expect(numberFinding(points, 5, 22)).toBe('Four groups fit as well as five'))
   test('more groups that would fit better', () =>
-    expect(numberFinding(points, 3)).toBe('Four groups would bring two more in'))
-  test('neither', () => expect(numberFinding(points, 4)).toBe('More groups would not fit better'))
+    expect(numberFinding(points, 3, 20)).toBe('Four groups would bring two more in'))
+  test('neither', () => expect(numberFinding(points, 4, 22)).toBe('More groups would not fit better'))
+  test('groups made anew that would fit better come first', () =>
+    expect(numberFinding(points, 3, 21)).toBe('Made anew, three groups bring one more in'))
   test('one group is one', () =>
     expect(
       numberFinding(
@@ -65,6 +67,7 @@ describe('what the curve against the number of groups shows', () => {
           { groups: 2, fitting: 5 },
         ],
         2,
+        5,
       ),
     ).toBe('One group fits as well as two'))
 })

@@ -40,6 +40,8 @@ interface Props {
   added: boolean
   /** What has changed since the plan was kept. */
   since: 'groups' | 'levels' | null
+  /** Names of children who are in no group. */
+  waiting: string[]
   preview: Action<typeof previewPlan>
   save: Action<typeof savePlan>
   count: Action<typeof countOnShelf>
@@ -54,6 +56,7 @@ export function PlanEditor({
   games,
   added,
   since,
+  waiting,
   preview,
   save,
   count,
@@ -150,6 +153,12 @@ export function PlanEditor({
             minutes
             {since && <strong>{sinceWords[since]}</strong>}
           </p>
+          {waiting.length > 0 && (
+            <p className="small">
+              Not in a group yet, so not in this plan: <strong>{waiting.join(', ')}</strong>.{' '}
+              <Link href={`/c/${classId}/groups`}>To the groups</Link>
+            </p>
+          )}
         </div>
         {filling.busy ? (
           <div className="filling" role="status">

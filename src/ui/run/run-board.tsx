@@ -6,10 +6,12 @@ import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { saysSomething, type MarkValue } from '@/core/evidence/mark'
 import type { Action } from '@/server/answer'
+import type { joinGroup } from '@/server/groups/join'
 import type { markAbsent, RunPage, tapClock } from '@/server/run'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { ChildSheet } from './child-sheet'
+import { Newcomers } from './newcomers'
 import { NotStored } from './not-stored'
 import { savedInWords } from './saved-in-words'
 import { StationColumn } from './station-column'
@@ -21,12 +23,13 @@ interface Props {
   page: RunPage
   tapClock: Action<typeof tapClock>
   markAbsent: Action<typeof markAbsent>
+  joinGroup: Action<typeof joinGroup>
 }
 
 type Tap = Parameters<Props['tapClock']>[0]['tap']
 
 /** The session as it runs: the clock, who is where, one tap for what was seen. */
-export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
+export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Props) {
   const router = useRouter()
   const { session, times, stations } = page
   const [absent, setAbsent] = useState(new Set(page.absent))
@@ -125,6 +128,17 @@ export function RunBoard({ classId, page, tapClock, markAbsent }: Props) {
         {marks.aside.length > 0 && (
           <NotStored aside={marks.aside} names={names} onRetry={marks.retry} onLetGo={marks.letGo} />
         )}
+        <Newcomers
+          waiting={page.waiting}
+          groups={visits.map(({ groupId, pennant }) => ({ groupId, pennant }))}
+          busy={busy}
+          onJoin={(pupilId, groupId) =>
+            save(
+              () => joinGroup({ classId, sessionId: session.id, pupilId, groupId }),
+              () => router.refresh(),
+            )
+          }
+        />
         {stations.map((station, position) => (
           <StationColumn
             key={station.id}

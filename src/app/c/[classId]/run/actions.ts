@@ -2,6 +2,7 @@
 
 import { revalidatePath } from 'next/cache'
 import { answer } from '@/server/answer'
+import { joinGroup } from '@/server/groups/join'
 import { markAbsent, tapClock } from '@/server/run'
 import { currentViewer } from '@/server/viewer'
 
@@ -13,4 +14,10 @@ export async function clockAction(input: Parameters<typeof tapClock>[1]) {
 
 export async function absentAction(input: Parameters<typeof markAbsent>[1]) {
   return answer(markAbsent(currentViewer(), input))
+}
+
+export async function joinAction(input: Parameters<typeof joinGroup>[1]) {
+  const done = await answer(joinGroup(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
 }

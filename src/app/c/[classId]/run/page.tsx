@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { runPage } from '@/server/run'
 import { RunBoard } from '@/ui/run/run-board'
 import { load } from '../../../load'
-import { absentAction, clockAction } from './actions'
+import { absentAction, clockAction, joinAction } from './actions'
 
 export const metadata: Metadata = { title: 'Run' }
 
@@ -27,6 +27,7 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
       page={page}
       tapClock={clockAction}
       markAbsent={absentAction}
+      joinGroup={joinAction}
     />
   )
 }

@@ -2,11 +2,15 @@
 
 import { revalidatePath } from 'next/cache'
 import { answer } from '@/server/answer'
-import { gameFit, saveGroups } from '@/server/groups/groups'
+import { earlierGroups, gameFit, saveGroups } from '@/server/groups/groups'
 import { currentViewer } from '@/server/viewer'
 
 export async function gameFitAction(input: Parameters<typeof gameFit>[1]) {
   return answer(gameFit(currentViewer(), input))
+}
+
+export async function earlierGroupsAction(input: Parameters<typeof earlierGroups>[1]) {
+  return answer(earlierGroups(currentViewer(), input))
 }
 
 export async function saveGroupsAction(input: Parameters<typeof saveGroups>[1]) {

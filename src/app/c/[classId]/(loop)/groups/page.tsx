@@ -1,9 +1,8 @@
 import type { Metadata } from 'next'
-import { games } from '@/core/games'
 import { groupsPage } from '@/server/groups/groups'
 import { GroupsPage } from '@/ui/groups/groups-page'
 import { load } from '../../../../load'
-import { gameFitAction, saveGroupsAction } from './actions'
+import { earlierGroupsAction, gameFitAction, saveGroupsAction } from './actions'
 
 export const metadata: Metadata = { title: 'Groups' }
 
@@ -15,8 +14,8 @@ export default async function Groups({ params }: { params: Promise<{ classId: st
       key={`${page.version?.number ?? 0} ${page.children.length}`}
       classId={classId}
       page={page}
-      games={games.map(({ id, title }) => ({ id, title }))}
       gameFit={gameFitAction}
+      earlierGroups={earlierGroupsAction}
       save={saveGroupsAction}
     />
   )

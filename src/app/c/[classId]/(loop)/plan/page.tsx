@@ -37,6 +37,7 @@ export default async function Plan({ params, searchParams }: Props) {
       games={page.games}
       added={page.added}
       since={page.since}
+      waiting={page.waiting}
       preview={previewAction}
       save={savePlanAction}
       count={countOnShelfAction}

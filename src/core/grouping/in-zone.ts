@@ -1,0 +1,57 @@
+import { ownBand } from '../evidence/fit'
+import { fitCost, inBand } from './fit-cost'
+import type { Group, Groups } from './groups'
+import type { ClassFit } from './request'
+
+/** Of the children of some groups: how many stand in their zone, of those known, and how many are not known yet. */
+export interface InZone {
+  fitting: number
+  known: number
+  notKnown: number
+}
+
+/** The share a child can be expected to get right alone at a level. */
+export const successAtLevel = ({ levels, success }: ClassFit, child: string, levelId: string): number =>
+  success[child][
+    Math.max(
+      0,
+      levels.findIndex(({ id }) => id === levelId),
+    )
+  ]
+
+/** The same where the child plays: at its own level, where it has one, else at its group's. */
+export const successInGroup = (
+  fit: ClassFit,
+  child: string,
+  { levelId }: Pick<Group, 'levelId'>,
+  own: Groups['own'],
+): number => successAtLevel(fit, child, own[child] ?? levelId)
+
+/**
+ * Counts the children in their zone; the one computation behind the headline of the groups, the curve against their
+ * number and the comparison with one level for all. Who is not known yet counts as neither in nor out.
+ */
+export function childrenInZone(fit: ClassFit, { groups, own }: Pick<Groups, 'groups' | 'own'>): InZone {
+  const notKnown = new Set(fit.notKnown)
+  const all = groups.flatMap((group) => group.pupils.map((child) => ({ child, group })))
+  const known = all.filter(({ child }) => !notKnown.has(child))
+  return {
+    fitting: known.filter(({ child, group }) => inBand(successInGroup(fit, child, group, own), ownBand))
+      .length,
+    known: known.length,
+    notKnown: all.length - known.length,
+  }
+}
+
+/** Everybody in one group at the level that costs least: what groups are compared with. */
+export function atOneLevel(fit: ClassFit, children: readonly string[]): InZone {
+  const cost = (levelId: string) =>
+    children.reduce((sum, child) => sum + fitCost(successAtLevel(fit, child, levelId), ownBand), 0)
+  const levelId = fit.levels
+    .map(({ id }) => id)
+    .reduce((best, id) => (cost(id) < cost(best) - 1e-12 ? id : best))
+  return childrenInZone(fit, {
+    groups: [{ pennant: 0, levelId, pupils: [...children], withAdult: false }],
+    own: {},
+  })
+}
