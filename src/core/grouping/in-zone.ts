@@ -43,15 +43,20 @@ export function childrenInZone(fit: ClassFit, { groups, own }: Pick<Groups, 'gro
   }
 }
 
-/** Everybody in one group at the level that costs least: what groups are compared with. */
+/**
+ * Everybody at one level: what groups are compared with. Of the levels the one that brings most of the known into
+ * their zone, for the comparison is to be fair; of those that bring as many, the one nearest to all.
+ */
 export function atOneLevel(fit: ClassFit, children: readonly string[]): InZone {
-  const cost = (levelId: string) =>
-    children.reduce((sum, child) => sum + fitCost(successAtLevel(fit, child, levelId), ownBand), 0)
-  const levelId = fit.levels
-    .map(({ id }) => id)
-    .reduce((best, id) => (cost(id) < cost(best) - 1e-12 ? id : best))
-  return childrenInZone(fit, {
-    groups: [{ pennant: 0, levelId, pupils: [...children], withAdult: false }],
-    own: {},
-  })
+  const tried = fit.levels.map(({ id: levelId }) => ({
+    zone: childrenInZone(fit, {
+      groups: [{ pennant: 0, levelId, pupils: [...children], withAdult: false }],
+      own: {},
+    }),
+    cost: children.reduce((sum, child) => sum + fitCost(successAtLevel(fit, child, levelId), ownBand), 0),
+  }))
+  return tried.reduce((best, one) => {
+    const more = one.zone.fitting - best.zone.fitting
+    return more > 0 || (more === 0 && one.cost < best.cost) ? one : best
+  }).zone
 }

@@ -56,6 +56,8 @@ export interface GroupingProblem {
   cost: readonly (readonly number[])[]
   band: Band
   limits: Limits
+  /** Along the children: false of whom too little is known to count it as in its zone or out. */
+  known: readonly boolean[]
   /** Children from least to most able, where one number says so: lets the optimum be proved. */
   order: readonly number[] | null
 }
@@ -66,25 +68,30 @@ export interface Grouping {
   cost: number
   /** No grouping within the limits costs less. */
   lowerBound: number
-  /** Children inside the band at their group's level. */
+  /** Children inside the band at their group's level, of those known. */
   fitting: number
   moved: number[]
 }
 
 export function groupingProblem(
-  input: Omit<GroupingProblem, 'cost' | 'order'> & { order?: readonly number[] | null },
+  input: Omit<GroupingProblem, 'cost' | 'order' | 'known'> &
+    Partial<Pick<GroupingProblem, 'order' | 'known'>>,
 ): GroupingProblem {
   return {
     ...input,
+    known: input.known ?? input.children.map(() => true),
     order: input.order ?? null,
     cost: input.success.map((row) => row.map((p) => fitCost(p, input.band))),
   }
 }
 
-export function childrenFitting({ success, band }: GroupingProblem, groups: Grouping['groups']): number {
+export function childrenFitting(
+  { success, band, known }: GroupingProblem,
+  groups: Grouping['groups'],
+): number {
   return groups.reduce(
     (sum, { level, children }) =>
-      sum + children.filter((child) => inBand(success[child][level], band)).length,
+      sum + children.filter((child) => known[child] && inBand(success[child][level], band)).length,
     0,
   )
 }

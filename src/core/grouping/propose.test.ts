@@ -122,7 +122,7 @@ test('even groups are even; where limits forbid it the sizes give way, and the l
   expect(made.uneven!.limits.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['locked']))
 })
 
-test('headline, curve and comparison are one computation, in every mode', () => {
+test('headline, curve and comparison count alike in every mode', () => {
   for (let seed = 1; seed <= 60; seed++) {
     const n = 8 + (seed % 20)
     const group = classOf(n, seed)
@@ -132,7 +132,8 @@ test('headline, curve and comparison are one computation, in every mode', () => 
         requestFor(group.ids, fit, { mode, links: [], pennants: [3], sizes: evenSizes(n, 1), evenly: true }),
       ).next().value
       const zone = childrenInZone(fit, one)
-      if (mode === 'similar') expect(zone).toEqual(atOneLevel(fit, group.ids))
+      // One level for all is told at its best: what is compared with it is not flattered.
+      if (mode === 'similar') expect(atOneLevel(fit, group.ids).fitting).toBeGreaterThanOrEqual(zone.fitting)
       // Own ranges fit as many whatever the number of groups.
       const four = propose(
         requestFor(group.ids, fit, { mode, links: [], pennants, sizes: evenSizes(n, 4), evenly: true }),

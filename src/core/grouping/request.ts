@@ -28,6 +28,8 @@ export const groupingRequestSchema = z.object({
   /** Of each child on the strand the groups are made by, in logits. */
   abilities: z.array(z.number()),
   band: bandSchema,
+  /** Children who count as neither in their zone nor out of it. */
+  notKnown: z.array(z.string()).default([]),
   mode: groupingModeSchema.default('similar'),
   /** The groups that are to be. */
   pennants: z.array(pennantSchema).min(1),
@@ -76,7 +78,8 @@ export function problemOfRequest({
     current: request.current && positions(request.current),
     milliseconds,
   })
-  return groupingProblem({ children, levels, success, band, limits })
+  const known = children.map((child) => !request.notKnown.includes(child))
+  return groupingProblem({ children, levels, success, band, known, limits })
 }
 
 /** Groups of a search as a class knows them. */
@@ -134,7 +137,7 @@ export interface Link {
 /** A class as a request, with the limits a teacher set. */
 export function requestFor(
   children: readonly string[],
-  { levels, success, abilities }: ClassFit,
+  { levels, success, abilities, notKnown }: ClassFit,
   {
     links,
     ...rest
@@ -150,6 +153,7 @@ export function requestFor(
     success: children.map((id) => success[id]),
     abilities: children.map((id) => abilities[id]),
     band: ownBand,
+    notKnown: notKnown.filter((id) => children.includes(id)),
     together: linked('together'),
     apart: linked('apart'),
     ...rest,

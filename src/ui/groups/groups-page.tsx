@@ -66,6 +66,7 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
       evenly: true,
     }),
   )
+  const oneLevel = atOneLevel(table.fit, ids)
   const selectedGroup = table.groups.find(({ pupils }) => selected && pupils.includes(selected))
   if (page.children.length === 0)
     return (
@@ -185,7 +186,7 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
     <>
       <Headline
         classId={classId}
-        title={titleOf(table.inZone, atOneLevel(table.fit, ids))}
+        title={titleOf(table.inZone, oneLevel)}
         game={page.games.find(({ id }) => id === table.gameId)!.title}
         mode={table.mode}
         version={page.version}
@@ -256,6 +257,7 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
                 <NumberCurve
                   points={curve.points}
                   now={{ groups: table.groups.length, fitting: table.inZone.fitting }}
+                  oneLevel={oneLevel.fitting}
                   of={table.inZone.known}
                 />
               ) : (

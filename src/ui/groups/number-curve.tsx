@@ -6,14 +6,20 @@ import type { CurvePoint } from './use-number-curve'
 export function NumberCurve({
   points,
   now,
+  oneLevel,
   of,
 }: {
   points: readonly CurvePoint[]
   /** The groups on the table, as the headline counts them. */
   now: CurvePoint
+  /** How many one level for all would fit: a single group. */
+  oneLevel: number
   of: number
 }) {
-  const withNow = points.map((point) => (point.groups === now.groups ? now : point))
+  const one: CurvePoint = { groups: 1, fitting: oneLevel }
+  const withNow = [one, ...points.filter(({ groups }) => groups > 1)].map((point) =>
+    point.groups === now.groups ? now : point,
+  )
   const anew = points.find(({ groups }) => groups === now.groups)
   return (
     <CountCurve

@@ -1,0 +1,95 @@
+import { Person } from './support/browser'
+import { startServer, type TestServer } from './support/server'
+
+let server: TestServer
+let person: Person
+let base: string
+
+beforeAll(async () => {
+  server = await startServer()
+  person = await Person.at(server.url)
+  await person.goTo('/')
+  await person.sees(/Who is in your class/)
+  await person.enter('Name of the class', 'Plover Class')
+  await person.choose('Year group', 'Year 1')
+  await person.paste(
+    'Children',
+    ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne'].join('\n'),
+  )
+  await person.press('Create class of 8')
+  await person.sees(/Nobody is known yet/)
+  base = new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
+  await person.press('Save groups')
+  await person.press('To the plan')
+  await person.press('Ready')
+  await person.sees(/Slot 1 of/)
+})
+afterAll(async () => {
+  await person?.leave()
+  await server?.stop()
+})
+
+const clean = async () => expect(await person.axe()).toEqual([])
+
+test('a child who comes after the groups were made stands in none until somebody puts it there', async () => {
+  await person.goTo(`${base}/class`)
+  await person.press('Add children')
+  await person.paste('Children', 'Élodie')
+  await person.press('Add 1')
+  await person.sees(/9 children/)
+
+  await person.goTo(`${base}/groups`)
+  await person.find('//section[@aria-label="Not in a group yet"]//button[contains(.,"Élodie")]')
+  await clean()
+  await person.goTo(`${base}/plan`)
+  await person.find('//p[contains(.,"Not in a group yet")]/strong[.="Élodie"]')
+  await clean()
+})
+
+test('on the run board she joins a group with one tap, is marked there, and stays there', async () => {
+  await person.goTo(`${base}/run`)
+  await person.press('Start session')
+  await person.button('Pause')
+  await person.find('//section[@aria-label="Not in a group yet"]')
+  await clean()
+  const joins = await person.find('//button[starts-with(@aria-label,"Élodie joins")]')
+  const group = (await joins.getAttribute('aria-label'))!.replace('Élodie joins ', '')
+  await joins.click()
+  await person.waitFor(
+    async () => (await person.all('.newcomers')).length === 0,
+    'the newcomer to be in a group',
+  )
+  await (await person.find('//button[@aria-label="Élodie on their own"]')).click()
+  await person.find('//*[@role="status"][contains(.,"saved")]')
+  await person.goTo(`${base}/groups`)
+  await person.find(`//section[@aria-label="${group}"]//button[contains(.,"Élodie")]`)
+  expect(await person.all('.lane.waiting')).toHaveLength(0)
+})
+
+test('an earlier version is put on the table and kept as a new one; two children change places', async () => {
+  await person.goTo(`${base}/groups`)
+  const laneOf = async (name: string) =>
+    (await person.find(`//section[contains(@class,"lane")][.//button[contains(.,"${name}")]]`)).getAttribute(
+      'aria-label',
+    )
+  const before = await laneOf('Ama')
+  await (await person.find('//button[contains(@class,"lane-name")][contains(.,"Ama")]')).click()
+  const others = await person.find('//select[@id="swap-with"]/option[2]')
+  const other = (await others.getText()).trim()
+  const theirs = await laneOf(other)
+  await person.choose('Changes places with', other)
+  await person.waitFor(async () => (await laneOf('Ama')) === theirs, 'Ama in the other group')
+  expect(await laneOf(other)).toBe(before)
+  await person.press('Done')
+  await person.press('Save as new version')
+  await person.find('//p[contains(.,"version 2")]')
+
+  await (await person.find('//summary[contains(.,"versions")]')).click()
+  await (await person.find('//button[@aria-label="Take back version 1"]')).click()
+  await person.waitFor(async () => (await laneOf('Ama')) === before, 'Ama back')
+  await clean()
+  await person.press('Save as new version')
+  await person.find('//p[contains(.,"version 3")]')
+  await (await person.find('//summary[contains(.,"versions")]')).click()
+  await person.find('//li[contains(.,"version 1 taken back")]')
+})
