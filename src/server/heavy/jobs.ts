@@ -5,8 +5,9 @@ import type { Practice } from '@/core/analysis/figures'
 import { finishInSlot } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf } from '@/core/games'
-import { schoolDaysBetween } from '@/core/planning/calendar'
+import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import type { Figures, PlanContext } from '@/core/planning/session/context'
+import { firstPlan } from '@/core/planning/session/first-plan'
 import type { Plan } from '@/core/planning/session/plan'
 import { workOut, type PlanView } from '@/core/planning/session/work-out'
 import { levelMeasure, levelProfile, type FiguresInput } from '../figures'
@@ -50,6 +51,9 @@ export const jobs = {
 
   throughHistory: ({ placed, history }: { placed: PlacedOn; history: Counted[] }) =>
     throughHistory(placed, history, schoolDaysBetween),
+
+  firstPlan: ({ today, context }: { today: Day; context: PlanContext }): Plan =>
+    firstPlan(today, context, figures, () => crypto.randomUUID()),
 
   workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
     workOut(plan, context, figures),

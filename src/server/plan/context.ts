@@ -3,6 +3,7 @@ import type { PlanContext, PlannedGrouping, Room } from '@/core/planning/session
 import { latelyDays } from '@/core/planning/session/past'
 import type { Plan, PlacedPlan } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
+import { strandIds, type StrandId } from '@/core/skills'
 import { marksSince } from '@/data/queries/observations'
 import type { StoredGrouping } from '@/data/queries/groupings'
 import { playedIn, seatedSince } from '@/data/queries/held'
@@ -52,9 +53,30 @@ export async function readClass(scope: ClassScope) {
     grouping: groupsOf(grouping, children),
     seatedBefore,
     keptSeats: null,
-    room: { inventory, played, marks, day },
+    room: { inventory, played, marks, begun: begunBy(children), practised: practisedBy(children), day },
   })
 }
+
+/** Strands that at least half of the children have begun. */
+const begunBy = (children: readonly Child[]): StrandId[] =>
+  strandIds.filter(
+    (strand) => children.filter(({ followed }) => followed.includes(strand)).length * 2 >= children.length,
+  )
+
+/** The last day on which any child was seen on a strand. */
+function practisedBy(children: readonly Child[]): Partial<Record<StrandId, Day>> {
+  const last: Partial<Record<StrandId, Day>> = {}
+  for (const { estimates } of children)
+    for (const strand of strandIds) {
+      const { observations, day } = estimates[strand]
+      if (observations > 0 && day > (last[strand] ?? '')) last[strand] = day
+    }
+  return last
+}
+
+/** A plan to start from, made for the class, in another thread. */
+export const firstPlanFor = (today: Day, context: PlanContext): Promise<Plan> =>
+  planThread().run('firstPlan', { today, context }, { limitMs })
 
 /** Works a plan out in another thread. */
 export const workOutPlan = (plan: Plan, context: PlanContext): Promise<PlanView> =>

@@ -8,7 +8,7 @@ import { childPage } from '../progress'
 import type { Plan, PlannedStation } from '@/core/planning/session/plan'
 import { recordMark } from '../marks/marks'
 import { runPage, tapClock } from '../run'
-import { grouped, mark, newClass, openTestSchool, rowsOf, viewer } from '../testing/school'
+import { grouped, mark, newClass, openTestSchool, planWith, rowsOf, viewer } from '../testing/school'
 
 openTestSchool()
 
@@ -72,8 +72,8 @@ test('what was counted on the shelf stands beside what the plan needs', async ()
   const classId = await newClass()
   await grouped(classId)
   const dice = async () => {
-    const { view } = await planPage(viewer, { classId })
-    return view!.shelf.find(({ item }) => item === 'die')!
+    const { shelf } = await planWith(classId)
+    return shelf.find(({ item }) => item === 'die')!
   }
   const { count, have, short } = await dice()
   expect({ have, short }).toEqual({ have: null, short: 0 })
@@ -180,16 +180,16 @@ test('mixed groups: each child has a range of its own, on the plan and in what i
   const page = await groupsPage(viewer, { classId })
   expect(page.mode).toBe('mixed')
   expect(new Set(Object.values(page.own)).size).toBeGreaterThan(1)
-  const { view } = await planPage(viewer, { classId })
-  expect(view!.visits.every(({ ranges }) => ranges.length > 0)).toBe(true)
+  const view = await planWith(classId)
+  expect(view.visits.every(({ ranges }) => ranges.length > 0)).toBe(true)
   // Every range of a group has its track: none is left out of what is printed and fetched.
-  const first = view!.visits.find(({ slot, stationId }) => slot === 0 && stationId === view!.stations[0].id)!
-  const tracks = view!.stations[0].needs.filter(({ item }) => item.startsWith('track'))
+  const first = view.visits.find(({ slot, stationId }) => slot === 0 && stationId === view.stations[0].id)!
+  const tracks = view.stations[0].needs.filter(({ item }) => item.startsWith('track'))
   expect(tracks.length).toBeGreaterThanOrEqual(
     new Set(first.ranges.map(({ title }) => title.split(',')[0])).size,
   )
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: view.groupingId, plan: view.plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const run = (await runPage(viewer, { classId }))!
   const visit = run.visits.find(
@@ -223,27 +223,27 @@ test('a session without stations, on a day gone by or with odd minutes is refuse
 test('partners change from slot to slot and from session to session; a session of today counts at once', async () => {
   const classId = await newClass()
   await grouped(classId)
-  const { view: first } = await planPage(viewer, { classId })
+  const first = await planWith(classId)
   const sessionId = crypto.randomUUID()
-  await savePlan(viewer, { classId, sessionId, groupingId: first!.groupingId, plan: first!.plan })
+  await savePlan(viewer, { classId, sessionId, groupingId: first.groupingId, plan: first.plan })
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const run = (await runPage(viewer, { classId }))!
   // The seats of the plan are the seats of the session, and its rows stand in their order.
   for (const { slot, pennant, seats, children } of run.visits) {
-    const planned = first!.visits.find(
+    const planned = first.visits.find(
       (visit) =>
-        visit.slot === slot && first!.groups.find(({ id }) => id === visit.groupId)!.pennant === pennant,
+        visit.slot === slot && first.groups.find(({ id }) => id === visit.groupId)!.pennant === pennant,
     )!
     expect(seats).toEqual(planned.seats)
     expect(children.map(({ id }) => id)).toEqual(seats.flat())
   }
   await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
 
-  const { view: second } = await planPage(viewer, { classId })
-  for (const { id } of second!.groups) {
+  const second = await planWith(classId)
+  for (const { id } of second.groups) {
     const seatsIn = ({ visits }: View) =>
       visits.filter((visit) => visit.groupId === id && visit.seats.length > 1).sort((a, b) => a.slot - b.slot)
-    const [before, after] = [seatsIn(first!).at(-1)!, seatsIn(second!)[0]]
+    const [before, after] = [seatsIn(first).at(-1)!, seatsIn(second)[0]]
     const sizes = before.seats.map(({ length }) => length)
     expect(after.partnersAgain).toEqual(pairsAgain(before.seats, after.seats))
     expect(after.partnersAgain).toHaveLength(fewestAgain(sizes, after.seats.length))
@@ -253,28 +253,28 @@ test('partners change from slot to slot and from session to session; a session o
     conflicts.filter(
       ({ kind, groupId, slot }) => kind === 'game-again' && groupId === groups[0].id && slot === 0,
     ).length
-  expect(soon(second!)).toBe(1)
+  expect(soon(second)).toBe(1)
   const pinned = await previewPlan(viewer, {
     classId,
-    groupingId: second!.groupingId,
-    plan: withCell(second!, 0, 0, { pinned: true }),
+    groupingId: second.groupingId,
+    plan: withCell(second, 0, 0, { pinned: true }),
   })
   expect(soon(pinned)).toBe(0)
   // Played today: nothing has to be shown first, and the teacher’s table was today.
-  expect(second!.showFirst).toEqual([])
-  expect(second!.groups.some(({ sinceTeacher }) => sinceTeacher === 0)).toBe(true)
+  expect(second.showFirst).toEqual([])
+  expect(second.groups.some(({ sinceTeacher }) => sinceTeacher === 0)).toBe(true)
 })
 
 test('a kept plan goes on: levels follow what is believed now, but for those the teacher chose', async () => {
   const classId = await newClass()
   await grouped(classId)
-  const { view } = await planPage(viewer, { classId })
-  const { stationId } = visitAt(view!, 0, 0)
-  const { gameId, levels } = view!.stations.find(({ id }) => id === stationId)!
+  const view = await planWith(classId)
+  const { stationId } = visitAt(view, 0, 0)
+  const { gameId, levels } = view.stations.find(({ id }) => id === stationId)!
   const hardest = levels.at(-1)!.id
   const sessionId = crypto.randomUUID()
-  const plan = withCell(view!, 0, 0, { levelId: hardest })
-  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
+  const plan = withCell(view, 0, 0, { levelId: hardest })
+  await savePlan(viewer, { classId, sessionId, groupingId: view.groupingId, plan })
   expect((await planPage(viewer, { classId })).since).toBeNull()
 
   // Everybody is placed at the first step: easier levels fit now.
@@ -297,7 +297,7 @@ test('a kept plan goes on: levels follow what is believed now, but for those the
   const [{ id: first }] = now!.groups
   const nowAt = (slot: number, groupId: string) =>
     now!.visits.find((visit) => visit.slot === slot && visit.groupId === groupId)!
-  const easier = view!.visits.filter(({ slot, groupId, levelId }) => nowAt(slot, groupId).levelId !== levelId)
+  const easier = view.visits.filter(({ slot, groupId, levelId }) => nowAt(slot, groupId).levelId !== levelId)
   expect(easier.length).toBeGreaterThan(0)
   for (const { slot, groupId } of easier)
     expect(nowAt(slot, groupId).chosen).toBe(slot === 0 && groupId === first)

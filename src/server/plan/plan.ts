@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { gameIdSchema, games } from '@/core/games'
 import type { Day } from '@/core/planning/calendar'
-import { firstPlan, planSchema, type Plan } from '@/core/planning/session/plan'
+import { nextSchoolDay } from '@/core/planning/session/first-plan'
+import { planSchema, type Plan } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { lockClass } from '@/data/queries/classes'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
@@ -18,7 +19,7 @@ import { pupilsOf } from '@/data/queries/pupils'
 import { classIdSchema, displayName } from '../classes'
 import { todayIn } from '../clock'
 import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
-import { carriedOver, planToGoOn, readClass, workOutPlan } from './context'
+import { carriedOver, firstPlanFor, planToGoOn, readClass, workOutPlan } from './context'
 
 export interface PlanPage {
   /** Null: there are no groups to plan for. */
@@ -56,7 +57,7 @@ export const planPage = readingClass(
       return { view: null, session: null, today, games: [], added: false, since: null, waiting: [] }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
-      : firstPlan(today, grouping.groups.length, () => crypto.randomUUID())
+      : await firstPlanFor(today, contextOf(grouping, nextSchoolDay(today)))
     const added = add !== undefined && !running && stored.stations.every(({ gameId }) => gameId !== add)
     const plan: Plan = added
       ? {

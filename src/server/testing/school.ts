@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm'
 import { openServerDatabase, serverDatabase } from '@/data/server-database'
 import { createClass } from '../classes'
 import { proposeGroups, saveGroups } from '../groups/groups'
-import { planPage, savePlan } from '../plan/plan'
+import { planPage, previewPlan, savePlan } from '../plan/plan'
 import { closeThreads } from '../heavy/threads'
 import { runPage, tapClock } from '../run'
 import { ensureAdult } from '@/data/queries/classes'
@@ -55,6 +55,22 @@ async function planned(classId: string) {
   const { view } = await planPage(viewer, { classId })
   await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })
   return sessionId
+}
+
+/** The next plan of a class with these games at its stations, whatever the class would get of itself. */
+export async function planWith(classId: string, gameIds: readonly string[] = ['landfall', 'tower-bay']) {
+  const { view } = await planPage(viewer, { classId })
+  const stations = gameIds.map((gameId, position) => ({
+    id: crypto.randomUUID(),
+    gameId,
+    mode: position === 0 ? ('adult-led' as const) : ('own' as const),
+    places: null,
+  }))
+  return previewPlan(viewer, {
+    classId,
+    groupingId: view!.groupingId,
+    plan: { ...view!.plan, stations, slots: stations.length, cells: undefined },
+  })
 }
 
 export async function running(classId: string) {

@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '../../games'
-import { addDays, weekday, type Day } from '../calendar'
 import { rotate } from '../rotation'
-import { aroundSchema, noMinutesAround, usualAround } from '../timetable'
+import { aroundSchema, noMinutesAround } from '../timetable'
 
 export const stationModes = ['adult-led', 'adult-near', 'own'] as const
 export type StationMode = (typeof stationModes)[number]
@@ -100,31 +99,4 @@ export function everybodyMovesOn({ stations, slots }: Plan, groupIds: readonly s
     pinned: false,
     levelId: null,
   }))
-}
-
-/** Monday to Friday from today on. */
-function nextSchoolDay(today: Day): Day {
-  return weekday(today) === 0 ? addDays(today, 1) : weekday(today) === 6 ? addDays(today, 2) : today
-}
-
-const firstStations: { gameId: string; mode: StationMode }[] = [
-  { gameId: 'landfall', mode: 'adult-led' },
-  { gameId: 'tower-bay', mode: 'own' },
-  { gameId: 'the-gap', mode: 'own' },
-]
-
-/** Three stations with an adult at the first: a plan to start from. */
-export function firstPlan(today: Day, groups: number, newId: () => string): Plan {
-  const stations = firstStations
-    .slice(0, Math.max(1, Math.min(firstStations.length, groups)))
-    .map((station) => ({ ...station, id: newId(), places: null }))
-  return {
-    day: nextSchoolDay(today),
-    startsAt: '10:15',
-    slots: stations.length,
-    slotMinutes: 12,
-    around: usualAround,
-    adults: 1,
-    stations,
-  }
 }
