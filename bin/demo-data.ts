@@ -7,7 +7,7 @@ import { closeThreads } from '@/server/heavy/threads'
 import { currentViewer, theTeacher } from '@/server/viewer'
 
 /** Raised when the scenario changes, so that old demo folders are made anew. */
-const version = 4
+const version = 5
 
 const say = (line: string) => process.stderr.write(`islands: ${line}\n`)
 

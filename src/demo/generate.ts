@@ -1,5 +1,5 @@
 import { normal, seededChance, unit } from '@/core/chance/chance'
-import { placedStrands, strandOf } from '@/core/skills'
+import { placedStrands, strandOf, type StrandId } from '@/core/skills'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
 import { gameOf } from '@/core/games'
 import { createClass, classTable, place, saveLinks } from '@/server/classes'
@@ -10,20 +10,14 @@ import { runPage, tapClock } from '@/server/run'
 import { planPage, savePlan } from '@/server/plan/plan'
 import type { Viewer } from '@/server/viewer'
 import { judgementOf, tallyOf, type Hidden } from './play'
-import { curlew, growthPerWeek, heron, stations, type DemoChild } from './scenario'
+import { curlew, growthPerWeek, heron, type DemoChild } from './scenario'
 
 const seed = 20_261_124
 /** The tablet the marks of the seven weeks were made on. */
 const tablet = '5ea00000-0000-4000-8000-00000000007a'
 
-const planFor = (day: Day) => ({
-  day,
-  startsAt: '10:15',
-  slots: 3,
-  slotMinutes: 12,
-  adults: 2,
-  stations: stations.map((station) => ({ ...station, id: crypto.randomUUID() })),
-})
+/** Strands this class works on beside those every class is placed on. */
+const taught: readonly StrandId[] = [...placedStrands, 'count', 'order', 'place']
 
 type SetClock = (day: Day, time?: string) => void
 
@@ -68,7 +62,7 @@ export async function generateDemo(
     setClock(day)
     if (number % heron.weekdays.length === 0) {
       say(`week ${week} of ${heron.weeks}`)
-      if (week === 3 || week === 5) await moveSome(viewer, classId)
+      if (week > 1 && week % 2 === 1) await moveSome(viewer, classId)
     }
     await liveSession(viewer, classId, day, number, week, children, setClock)
   }
@@ -105,7 +99,7 @@ async function makeClass(
 async function placeAsTeacher(viewer: Viewer, classId: string, ids: Map<string, string>) {
   const chance = seededChance(seed)
   const placements = heron.children.flatMap((child) =>
-    placedStrands.map((id) => {
+    taught.map((id) => {
       const { steps } = strandOf(id)
       const guess = hiddenAbility(child, 0)(id) + 0.8 * normal(chance)
       const step = steps.findLast(({ difficulty }) => difficulty < guess) ?? steps[0]
@@ -160,11 +154,17 @@ async function moveSome(viewer: Viewer, classId: string) {
   })
 }
 
-/** Keeps a plan for a day, and says what it comes to. */
+/**
+ * Keeps the plan that the class is offered for a day, with a second adult near the second station, and says what it
+ * comes to.
+ */
 async function keepPlan(viewer: Viewer, classId: string, day: Day) {
   const sessionId = crypto.randomUUID()
-  const { groupingId } = (await planPage(viewer, { classId })).view!
-  await savePlan(viewer, { classId, sessionId, groupingId, plan: planFor(day) })
+  const { groupingId, plan } = (await planPage(viewer, { classId })).view!
+  const stations = plan.stations.map((station, position) =>
+    position === 1 ? { ...station, mode: 'adult-near' as const } : station,
+  )
+  await savePlan(viewer, { classId, sessionId, groupingId, plan: { ...plan, day, adults: 2, stations } })
   return { sessionId, view: (await planPage(viewer, { classId })).view! }
 }
 
@@ -189,7 +189,7 @@ async function liveSession(
     const group = view.groups.find((one) => one.pennant === pennant)!
     const planned = view.visits.find((visit) => visit.slot === slot && visit.groupId === group.id)!
     // An adult sees most at the own station and little where children work alone.
-    const seen = mode === 'own' ? 0.12 : 0.4
+    const seen = mode === 'own' ? 0.15 : 0.6
     // By name, not as they are seated: partners change nothing of what a child can do.
     for (const { id: pupilId } of [...present].sort((a, b) => a.name.localeCompare(b.name))) {
       const child = children.get(pupilId)!

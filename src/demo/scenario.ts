@@ -74,11 +74,3 @@ export const curlew = {
     'Luca', 'Mara', 'Nilo', 'Orla', 'Petra', 'Remy', 'Sol', 'Tove', 'Umar', 'Vera', 'Xavi',
   ], // prettier-ignore
 }
-
-/** The stations of every session: the second never ends in its slot at its hardest level. */
-export const stations = [
-  { gameId: 'landfall', mode: 'adult-led' as const },
-  { gameId: 'tower-bay', mode: 'own' as const },
-  { gameId: 'the-gap', mode: 'own' as const },
-  { gameId: 'landfall', mode: 'adult-near' as const },
-]

@@ -1,5 +1,6 @@
 import type { Band } from '@/core/grouping/fit-cost'
 import { ownBand } from '@/core/evidence/fit'
+import type { YearGroup } from '@/core/evidence/prior'
 import { strandIds, type StrandId } from '@/core/skills'
 import { estimatesOf, pupilsOf, type EstimateRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
@@ -10,6 +11,8 @@ import { estimateByYear } from './estimates'
 export interface Child {
   id: string
   name: string
+  /** What the name is made of, and the year group. */
+  listed: { name: string; initial: string; yearGroup: YearGroup }
   /** Is grouped only where an adult is near. */
   adultNear: boolean
   estimates: Record<StrandId, EstimateRow>
@@ -31,6 +34,7 @@ export async function childrenOf(scope: ClassScope): Promise<Child[]> {
     return {
       id,
       name: displayName({ name, initial }),
+      listed: { name, initial, yearGroup },
       adultNear,
       estimates: Object.fromEntries(all.map((row) => [row.strand, row])) as Child['estimates'],
       rightAlone: Object.fromEntries(

@@ -1,4 +1,4 @@
-import { addChildren, classTable, createClass, place } from './classes'
+import { addChildren, changeChild, classTable, createClass, place, setLeft } from './classes'
 import { Refused } from './use-case'
 import { list, names, newClass, openTestSchool, rowsOf, viewer } from './testing/school'
 
@@ -62,4 +62,31 @@ test('the class table shows any set of strands, and a child can be placed on str
   expect(after.cells.count!.p50).toBeGreaterThan(child.cells.count!.p50)
   // What is not a set shows the first.
   expect((await classTable(viewer, { classId, set: 'none' as never })).set).toBe('numbers')
+})
+
+test('children stand as a register has them, can be called otherwise, leave and come back', async () => {
+  const classId = crypto.randomUUID()
+  const names = 'Zoë\nElla\nÉlodie\nEmre'
+  await createClass(viewer, { classId, name: 'Knot', yearGroup: 'Year 1', list: list(names) })
+  const table = async () => classTable(viewer, { classId })
+  const called = async () => (await table()).rows.map(({ name }) => name)
+  expect(await called()).toEqual(['Ella', 'Élodie', 'Emre', 'Zoë'])
+  const idOf = async (name: string) => (await table()).rows.find((row) => row.name === name)!.id
+
+  const pupilId = await idOf('Ella')
+  await expect(changeChild(viewer, { classId, pupilId, name: 'Emre', yearGroup: 'Year 1' })).rejects.toThrow(
+    'Emre is in the class already',
+  )
+  await expect(changeChild(viewer, { classId, pupilId, name: '=1', yearGroup: 'Year 1' })).rejects.toThrow(
+    'does not read as a name',
+  )
+  await changeChild(viewer, { classId, pupilId, name: ' Nell ', initial: 'b', yearGroup: 'Year 2' })
+  expect(await called()).toEqual(['Élodie', 'Emre', 'Nell B', 'Zoë'])
+  expect((await table()).rows[2]).toMatchObject({ id: pupilId, yearGroup: 'Year 2' })
+
+  await setLeft(viewer, { classId, pupilId, left: true })
+  expect(await called()).toEqual(['Élodie', 'Emre', 'Zoë'])
+  expect((await table()).left).toEqual([{ id: pupilId, name: 'Nell B' }])
+  await setLeft(viewer, { classId, pupilId, left: false })
+  expect(await called()).toHaveLength(4)
 })

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
-import { readChildren, readTable, type LineProblem } from '@/core/formats/class-list'
+import { isName, longestName, readChildren, readTable, type LineProblem } from '@/core/formats/class-list'
 import { hasStep, placedStrands, strandIds, strandSets, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { placementOf } from '@/data/queries/estimates'
@@ -12,16 +12,18 @@ import {
   allInClass,
   estimatesOf,
   insertPupils,
+  leftPupilsOf,
   linksOf,
   placementsOf,
   pupilsOf,
   replaceLinks,
   savePlacements,
   setAdultNear,
+  updatePupil,
 } from '@/data/queries/pupils'
 import { enterClass, type ClassScope } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
-import { todayIn } from './clock'
+import { now, todayIn } from './clock'
 import { beginEstimates, estimateByYear, rebuildEstimate } from './estimates'
 import {
   changingClass,
@@ -137,6 +139,40 @@ async function placeByYear(scope: ClassScope, children: { id: string; yearGroup:
   await beginEstimates(scope, placements)
 }
 
+const nameSchema = z
+  .string()
+  .trim()
+  .min(1, 'Give a first name.')
+  .max(longestName, 'That is too long for a first name.')
+  .refine(isName, 'That does not read as a name.')
+
+const changeChildSchema = z.object({
+  classId: z.uuid(),
+  pupilId: z.uuid(),
+  name: nameSchema,
+  initial: z.string().trim().max(1, 'One letter is enough.').default(''),
+  yearGroup: yearGroupSchema,
+})
+
+/** A child is called otherwise, or is in another year group; all that was seen of it stays. */
+export const changeChild = changingClass(changeChildSchema, async (scope, { pupilId, ...change }) => {
+  const present = await pupilsOf(scope)
+  const { name, yearGroup } = change
+  const initial = change.initial.toUpperCase()
+  const called = displayName({ name, initial })
+  if (present.some((one) => one.id !== pupilId && displayName(one) === called))
+    throw new Refused(`${called} is in the class already. Add an initial to tell them apart.`)
+  if (!(await updatePupil(scope, pupilId, { name, initial, yearGroup }))) throw new NotHere()
+})
+
+/** A child leaves the class, or comes back: it stays in the past and is in nothing new while it is away. */
+export const setLeft = changingClass(
+  z.object({ classId: z.uuid(), pupilId: z.uuid(), left: z.boolean() }),
+  async (scope, { pupilId, left }) => {
+    if (!(await updatePupil(scope, pupilId, { leftAt: left ? now() : null }))) throw new NotHere()
+  },
+)
+
 const placementSchema = z
   .object({
     pupilId: z.uuid(),
@@ -228,8 +264,9 @@ const tableSchema = classIdSchema.extend({
 
 /** The class table: every child with the working step of some strands; where nothing is known, the year group's usual step. */
 export const classTable = readingClass(tableSchema, async (scope, { set }) => {
-  const [pupils, estimates, links, placements, style] = await Promise.all([
+  const [pupils, gone, estimates, links, placements, style] = await Promise.all([
     pupilsOf(scope),
+    leftPupilsOf(scope),
     estimatesOf(scope),
     linksOf(scope),
     placementsOf(scope),
@@ -259,6 +296,7 @@ export const classTable = readingClass(tableSchema, async (scope, { set }) => {
     strands: shown,
     style,
     rows,
+    left: gone.map((one) => ({ id: one.id, name: displayName(one) })),
     links: links.map(({ kind, pupilA, pupilB }) => ({ kind, pupilA, pupilB })),
     placements: placements.map(({ pupilId, strand, step, sureness }) => ({
       pupilId,

@@ -3,7 +3,7 @@ import type { Day } from '@/core/planning/calendar'
 import type { Need } from '@/core/planning/materials'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
-import { nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
+import { heldSessions, nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
 import { childrenOf } from './children'
 import { classIdSchema } from './classes'
 import { todayIn } from './clock'
@@ -20,6 +20,8 @@ export interface HarbourPage {
     state: StoredSession['state']
     day: Day
     today: boolean
+    /** It was planned for a day gone by, and never begun. */
+    notHeld: boolean
     startsAt: string
     slots: number
     slot: number
@@ -30,24 +32,36 @@ export interface HarbourPage {
     needs: Need[]
   }
   toLookAt: ChildSuggestion[]
+  /** The latest sessions that were held, newest first. */
+  held: { id: string; day: Day; titles: string[]; marks: number; canReopen: boolean }[]
   today: Day
 }
 
 const mostToLookAt = 5
+const mostHeld = 12
 
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
 export const harbourPage = readingClass(classIdSchema, async (scope): Promise<HarbourPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [children, newest, session, style] = await Promise.all([
+  const [children, newest, session, style, sessions] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     nextSession(scope),
     houseStyleOf(scope),
+    heldSessions(scope, mostHeld),
   ])
+  const held = sessions.map(({ id, day, gameIds, marks }, position) => ({
+    id,
+    day,
+    titles: gameIds.map((gameId) => gameOf(gameId).title),
+    marks,
+    // Only the newest of today: an older one is done with.
+    canReopen: position === 0 && day === today && session?.state !== 'running',
+  }))
   const toLookAt = newest
     ? (await classSuggestions(scope, children, newest, style.movingUp, today)).slice(0, mostToLookAt)
     : []
-  const frame = { children: children.length, hasGroups: newest !== null, toLookAt, today }
+  const frame = { children: children.length, hasGroups: newest !== null, toLookAt, held, today }
   if (!session || !newest) return { ...frame, session: null }
   const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)
   if (!grouping) return { ...frame, session: null }
@@ -61,6 +75,7 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
       state: session.state,
       day: session.day,
       today: session.day === today,
+      notHeld: session.state === 'planned' && session.day < today,
       startsAt: session.startsAt,
       slots: session.slots,
       slot: session.slot,

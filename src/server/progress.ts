@@ -119,7 +119,7 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
   ])
   const group = grouping?.groups.find(({ pupils }) => pupils.includes(pupilId))
   return {
-    child: { id: child.id, name: child.name },
+    child: { id: child.id, name: child.name, listed: child.listed },
     suggestion,
     weighed:
       full &&

@@ -1,6 +1,8 @@
+import { harbourPage } from './harbour'
 import { recordMark } from './marks/marks'
+import { letGo, moveToToday } from './plan/plan'
 import { runPage, tapClock } from './run'
-import { mark, newClass, openTestSchool, running, viewer } from './testing/school'
+import { grouped, mark, newClass, openTestSchool, planned, running, viewer } from './testing/school'
 
 openTestSchool()
 
@@ -23,6 +25,56 @@ test('the clock: pausing stops it, a second tap on Next skips nothing, the last 
   expect((await runPage(viewer, { classId }))!.session.slot).toBe(1)
   for (let slot = 1; slot < page.session.slots; slot++) await tap('next', slot)
   expect(await runPage(viewer, { classId })).toBeNull()
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+})
+
+test('a wrong Next is taken back and the clock runs on as if it had not been tapped; an ended session is reopened', async () => {
+  const classId = await newClass()
+  const { sessionId } = await running(classId)
+  const tap = (kind: Parameters<typeof tapClock>[1]['tap'], slot: number) =>
+    tapClock(viewer, { classId, sessionId, tap: kind, slot })
+  const session = async () => (await runPage(viewer, { classId }))!.session
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:03:00Z'
+  expect(await session()).toMatchObject({ slot: 0, canGoBack: false })
+  await tap('minute-more', 0)
+  const { leftMs } = await session()
+  await tap('next', 0)
+  expect(await session()).toMatchObject({ slot: 1, canGoBack: true })
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:04:00Z'
+  await tap('back', 1)
+  expect(await session()).toMatchObject({ slot: 0, leftMs: leftMs - 60_000, canGoBack: false })
+  // Nothing is left to take back: a second tap does nothing.
+  await tap('back', 0)
+  expect(await session()).toMatchObject({ slot: 0 })
+
+  await tap('finish', 0)
+  expect(await runPage(viewer, { classId })).toBeNull()
+  const { held } = await harbourPage(viewer, { classId })
+  expect(held).toMatchObject([{ id: sessionId, day: '2026-11-24', marks: 0, canReopen: true }])
+  await tap('back', 0)
+  expect(await session()).toMatchObject({ slot: 0, leftMs: leftMs - 60_000 })
+  expect((await harbourPage(viewer, { classId })).held).toEqual([])
+  // A tap from a device that has not heard of the end changes nothing.
+  await tap('finish', 0)
+  await tap('pause', 0)
+  expect((await harbourPage(viewer, { classId })).held).toHaveLength(1)
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+})
+
+test('a planned session that was not held says so the next morning: it moves to today, or is let go', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const sessionId = await planned(classId)
+  const session = async () => (await harbourPage(viewer, { classId })).session
+  expect(await session()).toMatchObject({ id: sessionId, today: true, notHeld: false })
+  process.env.ISLANDS_CLOCK = '2026-11-26T08:00:00Z'
+  expect(await session()).toMatchObject({ id: sessionId, today: false, notHeld: true })
+  await moveToToday(viewer, { classId, sessionId })
+  expect(await session()).toMatchObject({ day: '2026-11-26', today: true, notHeld: false })
+  process.env.ISLANDS_CLOCK = '2026-11-27T08:00:00Z'
+  await letGo(viewer, { classId, sessionId })
+  await letGo(viewer, { classId, sessionId })
+  expect(await session()).toBeNull()
   process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
 })
 

@@ -15,6 +15,7 @@ import {
   sessionOf,
   setAbsent,
   updateSession,
+  type ClockBefore,
   type SessionRow,
   type StationMode,
 } from '@/data/queries/sessions'
@@ -22,7 +23,7 @@ import { classIdSchema, displayName } from './classes'
 import type { ClassScope } from '@/data/scope'
 import { now, todayIn } from './clock'
 import { stepOfVisit } from './marks/marks'
-import { changingClass, NotHere, readingClass } from './use-case'
+import { changingClass, NotHere, readingClass, Refused } from './use-case'
 
 /** A mark that stands, as the run board shows it. */
 export type ShownMark = MarkValue & Pick<Mark, 'id' | 'observer' | 'pupilId' | 'visitId'>
@@ -57,6 +58,8 @@ export interface RunPage {
     /** Milliseconds left of the slot when the page was made; negative: over time. */
     leftMs: number
     paused: boolean
+    /** The last Next can be taken back. */
+    canGoBack: boolean
   }
   times: { from: string; to: string }[]
   stations: {
@@ -102,6 +105,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       slot: session.slot,
       leftMs: leftOf(session, now()),
       paused: session.pausedAt !== null,
+      canGoBack: session.state === 'running' && session.before !== null,
     },
     times: timetable(session.startsAt, session).slots,
     stations: session.stations.map(({ id, gameId, mode }) => {
@@ -171,7 +175,7 @@ const sessionSchema = classIdSchema.extend({ sessionId: z.uuid() })
 
 /** What the adult does with the clock. */
 const clockSchema = sessionSchema.extend({
-  tap: z.enum(['start', 'pause', 'resume', 'minute-more', 'next', 'finish']),
+  tap: z.enum(['start', 'pause', 'resume', 'minute-more', 'next', 'finish', 'back']),
   /** The slot the tap was made in: a second tap on Next does not skip a slot. */
   slot: z.number().int().min(0),
 })
@@ -179,8 +183,16 @@ const clockSchema = sessionSchema.extend({
 export const tapClock = changingClass(clockSchema, async (scope, { sessionId, tap, slot }) => {
   const session = await lockSession(scope, sessionId)
   if (!session) throw new NotHere()
-  if (session.slot !== slot || (session.state === 'planned') !== (tap === 'start')) return
+  if (tap === 'back') return takeBack(scope, session)
+  if (session.slot !== slot || session.state === 'done') return
+  if ((session.state === 'planned') !== (tap === 'start')) return
   const at = now()
+  const before: ClockBefore = {
+    slot,
+    slotStartedAt: session.slotStartedAt?.toISOString() ?? null,
+    pausedAt: session.pausedAt?.toISOString() ?? null,
+    extraMinutes: session.extraMinutes,
+  }
   switch (tap) {
     case 'start':
       return updateSession(scope, sessionId, {
@@ -203,21 +215,38 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
     case 'minute-more':
       return updateSession(scope, sessionId, { extraMinutes: Math.min(60, session.extraMinutes + 1) })
     case 'next':
-      if (slot + 1 >= session.slots) return end(scope, sessionId)
+      if (slot + 1 >= session.slots) return end(scope, sessionId, before)
       return updateSession(scope, sessionId, {
         slot: slot + 1,
         slotStartedAt: at,
         pausedAt: null,
         extraMinutes: 0,
+        before,
       })
     case 'finish':
-      return end(scope, sessionId)
+      return end(scope, sessionId, before)
   }
 })
 
-async function end(scope: ClassScope, sessionId: string) {
-  await updateSession(scope, sessionId, { state: 'done' })
+async function end(scope: ClassScope, sessionId: string, before: ClockBefore) {
+  await updateSession(scope, sessionId, { state: 'done', before })
   await sumUpPlayed(scope, sessionId)
+}
+
+/** The last Next or Finish did not happen: the clock runs on as if it had not been tapped. */
+async function takeBack(scope: ClassScope, { id, state, before }: SessionRow) {
+  if (state === 'planned' || !before) return
+  const other = await nextSession(scope)
+  if (state === 'done' && other?.state === 'running')
+    throw new Refused('Another session is under way. End that one first.')
+  const { slotStartedAt, pausedAt, ...rest } = before
+  await updateSession(scope, id, {
+    ...rest,
+    state: 'running',
+    slotStartedAt: slotStartedAt === null ? null : new Date(slotStartedAt),
+    pausedAt: pausedAt === null ? null : new Date(pausedAt),
+    before: null,
+  })
 }
 
 const absentSchema = sessionSchema.extend({ pupilId: z.uuid(), absent: z.boolean() })

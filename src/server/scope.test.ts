@@ -2,8 +2,8 @@ import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gameOf } from '@/core/games'
-import { pupilsOf } from '@/data/queries/pupils'
-import { addChildren, classTable, listClasses, place, saveLinks } from './classes'
+import { linksOf } from '@/data/queries/pupils'
+import { addChildren, changeChild, classTable, listClasses, place, saveLinks, setLeft } from './classes'
 import { gamePage, gamesPage, stopWaiting } from './games'
 import { backUpNow, lookIntoBackup, restoreBackup } from './keeping/backups'
 import { exportChild, exportClass, importClass } from './keeping/documents'
@@ -13,7 +13,7 @@ import { changeHouseStyle } from './house-style'
 import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from './groups/groups'
 import { joinGroup } from './groups/join'
 import { harbourPage } from './harbour'
-import { countOnShelf, planPage, previewPlan, savePlan } from './plan/plan'
+import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from './plan/plan'
 import { childPage, progressPage } from './progress'
 import { recordMark } from './marks/marks'
 import { markAbsent, runPage, tapClock } from './run'
@@ -36,6 +36,8 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
   const input = { game: 'landfall' }
   return {
     classTable: () => classTable(stranger, { classId }),
+    changeChild: () => changeChild(stranger, { classId, pupilId, name: 'Ida', yearGroup: 'Year 1' }),
+    setLeft: () => setLeft(stranger, { classId, pupilId, left: true }),
     addChildren: () => addChildren(stranger, { classId, list: list('Ida') }),
     place: () =>
       place(stranger, {
@@ -63,6 +65,8 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     previewPlan: () => previewPlan(stranger, { classId, groupingId, plan: view!.plan }),
     countOnShelf: () => countOnShelf(stranger, { classId, item: 'die', count: 3 }),
     savePlan: () => savePlan(stranger, { classId, sessionId: id(), groupingId, plan: view!.plan }),
+    moveToToday: () => moveToToday(stranger, { classId, sessionId }),
+    letGo: () => letGo(stranger, { classId, sessionId }),
     runPage: () => runPage(stranger, { classId }),
     tapClock: () => tapClock(stranger, { classId, sessionId, tap: 'next', slot: 0 }),
     markAbsent: () => markAbsent(stranger, { classId, sessionId, pupilId, absent: true }),
@@ -151,7 +155,7 @@ test('one class can’t reach into another through the ids of its children or vi
 
 test('a query or a use case without a viewer does not type-check', () => {
   // @ts-expect-error a query takes a scope, which only a viewer's membership gives
-  expect(() => pupilsOf({ classId: 'x' })).toThrow()
+  expect(() => linksOf({ classId: 'x' })).toThrow()
   // @ts-expect-error a use case takes the viewer first
   void classTable({ classId: crypto.randomUUID() }).catch(() => undefined)
 })

@@ -29,6 +29,18 @@ test('without a heading the columns are guessed, and the mapping can be changed'
   expect(children[0]).toMatchObject({ name: 'Ama', initial: 'K', year: 'Year 1' })
 })
 
+test('“Smith, Ella” is read as surname and first name; a list with years or without a blank is not', () => {
+  const raw = table('Smith, Ella\nO’Brien, Tom\nvan Dijk, Mia')
+  expect(raw.columns).toEqual(['initial', 'name'])
+  expect((readChildren(raw) as ReadList).children).toMatchObject([
+    { name: 'Ella', initial: 'S' },
+    { name: 'Tom', initial: 'O' },
+    { name: 'Mia', initial: 'V' },
+  ])
+  expect(table('Ama,Kite\nBruno,Lark').columns).toEqual(['name', 'ignore'])
+  expect(table('Ama, Year 1\nBruno, Year 2').columns).toEqual(['name', 'year'])
+})
+
 test('each bad line is named with its reason', () => {
   const text = [
     'Name,Year',

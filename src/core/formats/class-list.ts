@@ -4,7 +4,7 @@ import { yearGroups, type YearGroup } from '../evidence/prior'
 /** More lines than this are no class list. */
 export const mostLines = 60
 const mostCharacters = 20_000
-const longestName = 40
+export const longestName = 40
 
 /** What a column of the list holds. */
 export type Column = 'name' | 'initial' | 'year' | 'ignore'
@@ -57,6 +57,9 @@ export function decodeText(bytes: Uint8Array): string | null {
   }
 }
 
+/** Letters with what may stand between them. */
+export const isName = (text: string): boolean => /^\p{L}[\p{L}\p{M}'’ .-]*$/u.test(text)
+
 /** Splits a pasted or uploaded list into cells and guesses what each column holds. */
 export function readTable(text: string): RawTable | ListProblem {
   if (text.trim() === '') return { kind: 'empty' }
@@ -82,8 +85,18 @@ export function readTable(text: string): RawTable | ListProblem {
     hasHeader,
     columns: hasHeader
       ? named.map((column) => column ?? 'ignore')
-      : guessColumns(rows.map(({ cells }) => cells)),
+      : guessColumns(
+          rows.map(({ cells }) => cells),
+          isSurnameFirst(text),
+        ),
   }
+}
+
+/** True if most lines read like “Smith, Ella”: a register's way of writing surname and first name. */
+function isSurnameFirst(text: string): boolean {
+  const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '')
+  const alike = lines.filter((line) => /^\s*[^,;\t]*\p{L}[^,;\t]*, +\p{L}[^,;\t]*$/u.test(line))
+  return alike.length * 2 > lines.length
 }
 
 function columnByHeading(heading: string): Column | null {
@@ -107,12 +120,14 @@ function columnByHeading(heading: string): Column | null {
   return null
 }
 
-function guessColumns(rows: string[][]): Column[] {
+function guessColumns(rows: string[][], surnameFirst: boolean): Column[] {
   const found = rows[0].map((_, i): Column => {
     const cells = rows.map((cells) => cells[i]).filter((cell) => cell !== '')
     if (cells.length > 0 && cells.every((cell) => yearOf(cell) !== null)) return 'year'
     return cells.some((cell) => /\p{L}/u.test(cell)) ? 'name' : 'ignore'
   })
+  if (surnameFirst && found.length === 2 && found.every((column) => column === 'name'))
+    return ['initial', 'name']
   const first = found.indexOf('name')
   return found.map((column, i) => (column === 'name' && i !== first ? 'ignore' : column))
 }
@@ -159,7 +174,7 @@ export function readChildren(table: RawTable, present: readonly string[] = []): 
       if (formula !== undefined) return { line, kind: 'formula', value: formula.slice(0, 40) }
       if (name === '') return { line, kind: 'no-name' }
       if (name.length > longestName) return { line, kind: 'too-long', value: name.slice(0, 40) }
-      if (!/^\p{L}[\p{L}\p{M}'’ .-]*$/u.test(name)) return { line, kind: 'unreadable', value: name }
+      if (!isName(name)) return { line, kind: 'unreadable', value: name }
       if (seen.has(key)) return { line, kind: 'twice', name, first: seen.get(key)! }
       if (inClass.has(key)) return { line, kind: 'in-class', name }
       if (yearText !== '' && yearOf(yearText) === null) return { line, kind: 'unknown-year', value: yearText }

@@ -1,4 +1,4 @@
-import { and, asc, eq, getTableColumns, inArray, isNull, sql } from 'drizzle-orm'
+import { and, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import { jsonAll, jsonRow } from '../json-row'
 import { estimate, placement, pupil, pupilLink } from '../schema'
 import type { ClassScope } from '../scope'
@@ -9,13 +9,41 @@ export type PlacementRow = typeof placement.$inferSelect
 /** An estimate without its density, which only the filter needs. */
 export type EstimateRow = Omit<typeof estimate.$inferSelect, 'density' | 'morning' | 'classId'>
 
+/** As a register has them: Élodie stands beside Ella, whatever the bytes say. */
+const collator = new Intl.Collator('en')
+const byName = (a: PupilRow, b: PupilRow) =>
+  collator.compare(a.name, b.name) || collator.compare(a.initial, b.initial) || (a.id < b.id ? -1 : 1)
+
 /** The children of the class, by name. */
-export function pupilsOf({ db, classId }: ClassScope): Promise<PupilRow[]> {
-  return db
+export async function pupilsOf({ db, classId }: ClassScope): Promise<PupilRow[]> {
+  const rows = await db
     .select()
     .from(pupil)
     .where(and(eq(pupil.classId, classId), isNull(pupil.leftAt)))
-    .orderBy(asc(pupil.name), asc(pupil.initial))
+  return rows.sort(byName)
+}
+
+/** Children who have left the class, by name. */
+export async function leftPupilsOf({ db, classId }: ClassScope): Promise<PupilRow[]> {
+  const rows = await db
+    .select()
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), isNotNull(pupil.leftAt)))
+  return rows.sort(byName)
+}
+
+/** Changes what is said of a child; false where it is not in the class. */
+export async function updatePupil(
+  { db, classId }: ClassScope,
+  id: string,
+  change: Partial<Pick<PupilRow, 'name' | 'initial' | 'yearGroup' | 'leftAt'>>,
+): Promise<boolean> {
+  const changed = await db
+    .update(pupil)
+    .set(change)
+    .where(and(eq(pupil.classId, classId), eq(pupil.id, id)))
+    .returning({ id: pupil.id })
+  return changed.length > 0
 }
 
 export function yearGroupOf({ db, classId }: ClassScope, pupilId: string) {

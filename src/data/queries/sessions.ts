@@ -1,11 +1,11 @@
 import { and, asc, desc, eq, getTableColumns, inArray, ne, sql } from 'drizzle-orm'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
-import { attendance, grouping, groupMember, station, stationSession, visit } from '../schema'
-import type { StationMode } from '../schema'
+import { attendance, grouping, groupMember, observation, station, stationSession, visit } from '../schema'
+import type { ClockBefore, StationMode } from '../schema'
 import type { ClassScope } from '../scope'
 
-export type { StationMode }
+export type { ClockBefore, StationMode }
 
 export type SessionRow = typeof stationSession.$inferSelect
 type StationRow = Omit<typeof station.$inferSelect, 'classId' | 'sessionId'>
@@ -43,6 +43,35 @@ export async function nextSession({ db, classId }: ClassScope): Promise<StoredSe
     .orderBy(desc(eq(stationSession.state, 'running')), asc(stationSession.day), asc(stationSession.startsAt))
     .limit(1)
   return row ?? null
+}
+
+/** A session that was held. */
+export interface HeldSession {
+  id: string
+  day: string
+  gameIds: string[]
+  marks: number
+}
+
+/** The latest sessions that were held, newest first. */
+export async function heldSessions({ db, classId }: ClassScope, most: number): Promise<HeldSession[]> {
+  return db
+    .select({
+      id: stationSession.id,
+      day: stationSession.day,
+      gameIds: jsonList(
+        sql<string>`to_json(${station.gameId})`,
+        sql`${station} where ${station.sessionId} = ${stationSession.id}`,
+        sql`${station.position}`,
+      ),
+      // Nested, so that its columns keep the names of their tables.
+      marks: sql<number>`(${sql`select count(*)::int from ${observation} join ${visit} on ${visit.id} = ${observation.visitId}
+        where ${visit.sessionId} = ${stationSession.id} and ${observation.standing}`})`,
+    })
+    .from(stationSession)
+    .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done')))
+    .orderBy(desc(stationSession.day), desc(stationSession.startsAt), desc(stationSession.id))
+    .limit(most)
 }
 
 export async function sessionOf({ db, classId }: ClassScope, id: string): Promise<StoredSession | null> {

@@ -19,6 +19,14 @@ import { classroom, pupil } from './people'
 
 export type SessionState = 'planned' | 'running' | 'done'
 
+/** A clock of a session; moments as texts, since it is kept as JSON. */
+export interface ClockBefore {
+  slot: number
+  slotStartedAt: string | null
+  pausedAt: string | null
+  extraMinutes: number
+}
+
 export const stationSession = pgTable(
   'station_session',
   {
@@ -47,6 +55,8 @@ export const stationSession = pgTable(
     slotStartedAt: moment(),
     pausedAt: moment(),
     extraMinutes: smallint().notNull().default(0),
+    /** The clock as it stood before the last Next or Finish, so that it can be taken back; null: nothing to take back. */
+    before: jsonb().$type<ClockBefore>(),
   },
   (table) => [index().on(table.classId, table.day)],
 )

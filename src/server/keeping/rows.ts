@@ -117,6 +117,14 @@ const rowSchemas = {
     slot_started_at: at.nullable(),
     paused_at: at.nullable(),
     extra_minutes: small,
+    before: z
+      .strictObject({
+        slot: small,
+        slotStartedAt: z.iso.datetime().nullable(),
+        pausedAt: z.iso.datetime().nullable(),
+        extraMinutes: small,
+      })
+      .nullable(),
   }),
   station: z.strictObject({
     ...ofClass,

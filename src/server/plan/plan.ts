@@ -8,9 +8,11 @@ import { lockClass } from '@/data/queries/classes'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import {
   deletePlanned,
+  lockSession,
   insertSession,
   nextSession,
   sessionOf,
+  updateSession,
   type StoredSession,
 } from '@/data/queries/sessions'
 import { saveCount } from '@/data/queries/shelf'
@@ -149,6 +151,25 @@ export const savePlan = preparedChange(
   },
 )
 
+const plannedSchema = classIdSchema.extend({ sessionId: z.uuid() })
+
+/** A session that was planned for a day gone by is planned for today instead; one that was begun stays as it is. */
+export const moveToToday = changingClass(plannedSchema, async (scope, { sessionId }) => {
+  const session = await lockSession(scope, sessionId)
+  if (!session) throw new NotHere()
+  if (session.state !== 'planned') throw new Refused('The session has begun already.')
+  await updateSession(scope, sessionId, { day: todayIn(scope.classroom.timeZone) })
+})
+
+/** A planned session is let go. */
+export const letGo = changingClass(plannedSchema, async (scope, { sessionId }) => {
+  const session = await lockSession(scope, sessionId)
+  // Sent again because its answer was lost: gone already.
+  if (!session) return
+  if (session.state !== 'planned') throw new Refused('The session has begun already.')
+  await deletePlanned(scope, sessionId)
+})
+
 /** Groups were swapped while the plan was open: it is never kept for other children than those it was made for. */
 const groupsChanged = () =>
   new Refused(
@@ -174,6 +195,7 @@ function asSession(
     adults,
     state: 'planned',
     begunAt: null,
+    before: null,
     slot: 0,
     slotStartedAt: null,
     pausedAt: null,

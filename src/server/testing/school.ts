@@ -50,7 +50,7 @@ export async function grouped(classId: string) {
   return groups
 }
 
-async function planned(classId: string) {
+export async function planned(classId: string) {
   const sessionId = crypto.randomUUID()
   const { view } = await planPage(viewer, { classId })
   await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan: view!.plan })

@@ -7,12 +7,13 @@ import { schoolDaysBetween } from '@/core/planning/calendar'
 import { stepOf, strandOf, strandSets, type StrandId, type StrandSetId } from '@/core/skills'
 import type { Action } from '@/server/answer'
 import type { HouseStyle } from '@/core/house-style'
-import type { addChildren, ClassRow, place, saveLinks } from '@/server/classes'
+import type { addChildren, ClassRow, place, saveLinks, setLeft } from '@/server/classes'
 import type { changeHouseStyle } from '@/server/house-style'
 import { Ladder } from '../charts/ladder'
 import { agoInWords, many } from '../words'
 import { AddChildrenSheet } from './add-children-sheet'
 import { HouseStyleSheet } from './house-style-sheet'
+import { LeftList } from './left-list'
 import { LinksSheet, type PupilLink } from './links-sheet'
 import { PlaceSheet, type Placed } from './place-sheet'
 
@@ -22,6 +23,8 @@ interface Props {
   strands: readonly StrandId[]
   style: HouseStyle
   rows: ClassRow[]
+  /** Children who have left. */
+  left: { id: string; name: string }[]
   links: PupilLink[]
   placements: Placed[]
   today: string
@@ -29,6 +32,7 @@ interface Props {
   addChildren: Action<typeof addChildren>
   saveLinks: Action<typeof saveLinks>
   changeStyle: Action<typeof changeHouseStyle>
+  setLeft: Action<typeof setLeft>
 }
 
 /** Seen too little or too long ago to build on. */
@@ -119,6 +123,7 @@ export function ClassPage(props: Props) {
           </tbody>
         </table>
       )}
+      <LeftList classId={classId} left={props.left} setLeft={props.setLeft} />
       {placing && (
         <PlaceSheet
           key={placing.id}

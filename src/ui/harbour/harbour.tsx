@@ -2,12 +2,29 @@
 
 import Link from 'next/link'
 import { groupNames } from '@/core/grouping/pennants'
+import type { Action } from '@/server/answer'
 import type { HarbourPage } from '@/server/harbour'
+import type { letGo, moveToToday } from '@/server/plan/plan'
+import type { tapClock } from '@/server/run'
 import { capital, dayInWords, lower, hundredths, many, reasonInWords } from '../words'
+import { HeldSessions } from './held-sessions'
+import { NotHeld } from './not-held'
 import { SeaChart } from './sea-chart'
 
 /** The first thing in the morning: what is next, what to prepare, whom to look at. */
-export function Harbour({ classId, page }: { classId: string; page: HarbourPage }) {
+export function Harbour({
+  classId,
+  page,
+  tapClock: tap,
+  moveToToday: move,
+  letGo: drop,
+}: {
+  classId: string
+  page: HarbourPage
+  tapClock: Action<typeof tapClock>
+  moveToToday: Action<typeof moveToToday>
+  letGo: Action<typeof letGo>
+}) {
   const next = nextStep(classId, page)
   const { session } = page
   return (
@@ -17,9 +34,13 @@ export function Harbour({ classId, page }: { classId: string; page: HarbourPage 
           <h1>{next.title}</h1>
           <p>{next.why}</p>
         </div>
-        <Link className="btn btn-primary" href={next.address}>
-          {next.action}
-        </Link>
+        {session?.notHeld ? (
+          <NotHeld classId={classId} sessionId={session.id} moveToToday={move} letGo={drop} />
+        ) : (
+          <Link className="btn btn-primary" href={next.address}>
+            {next.action}
+          </Link>
+        )}
       </div>
       {session && (
         <div className="columns">
@@ -93,6 +114,7 @@ export function Harbour({ classId, page }: { classId: string; page: HarbourPage 
           </div>
         </div>
       )}
+      <HeldSessions classId={classId} held={page.held} tapClock={tap} />
     </>
   )
 }
@@ -125,6 +147,13 @@ function nextStep(classId: string, { children, hasGroups, session }: HarbourPage
       title: 'Nothing planned',
       why: 'The groups stand. A session is a minute’s work: stations, slots, ready.',
       action: 'Plan a session',
+      address: at('plan'),
+    }
+  if (session.notHeld)
+    return {
+      title: `The session of ${dayInWords(session.day)} was not held`,
+      why: 'It was planned and never begun. Move it to today, or let it go: nothing was marked in it.',
+      action: 'To the plan',
       address: at('plan'),
     }
   const when = session.today ? `${session.startsAt} today` : `${dayInWords(session.day)}, ${session.startsAt}`

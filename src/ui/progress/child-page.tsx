@@ -6,6 +6,7 @@ import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
 import { MarkSign } from '../run/station-column'
 import { dayInShort, fitInWords, reasonInWords } from '../words'
+import { ChildDetails, type ChildActions } from './child-details'
 import { TaskCard } from './task-card'
 import { Why } from './why'
 
@@ -14,7 +15,7 @@ type Page = Awaited<ReturnType<typeof childPage>>
 const judgedWords = { own: 'on their own', help: 'with help', notYet: 'not yet' } as const
 
 /** One child: what is believed on each strand, how it moved, and every record it rests on. */
-export function ChildPage({ classId, page }: { classId: string; page: Page }) {
+export function ChildPage({ classId, page, ...actions }: ChildActions & { classId: string; page: Page }) {
   const { child, suggestion, weighed, movingUp, group, strands, records, today } = page
   const place = { strand: suggestion.strand, step: suggestion.step }
   return (
@@ -82,6 +83,7 @@ export function ChildPage({ classId, page }: { classId: string; page: Page }) {
             </ul>
             {page.more && <p className="muted small">and older ones</p>}
           </section>
+          <ChildDetails key={child.name} classId={classId} child={child} {...actions} />
         </div>
       </div>
     </>

@@ -3,9 +3,12 @@
 import Link from 'next/link'
 import type { MovingUp } from '@/core/evidence/moving-up'
 import { stepOf, strandOf } from '@/core/skills'
+import type { Action } from '@/server/answer'
 import type { ProgressPage as Page } from '@/server/progress'
+import type { tapClock } from '@/server/run'
 import { SuggestionList } from './suggestion-list'
 import { BandChart } from '../charts/band-chart'
+import { Reopen } from '../run/reopen'
 import { capital, lower, many } from '../words'
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
@@ -23,7 +26,18 @@ function movingUpInWords(movingUp: MovingUp): string {
 }
 
 /** Who is ready, who needs another look, and how each child's estimate moved. */
-export function ProgressPage({ classId, page }: { classId: string; page: Page }) {
+export function ProgressPage({
+  classId,
+  page,
+  ended,
+  tapClock: tap,
+}: {
+  classId: string
+  page: Page
+  /** Id of the session that has just ended: there is a way back into it. */
+  ended: string | null
+  tapClock: Action<typeof tapClock>
+}) {
   const { suggestions, movingUp, children, strand, followed, weeks, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'hard').length
@@ -34,6 +48,12 @@ export function ProgressPage({ classId, page }: { classId: string; page: Page })
   ].filter(Boolean)
   return (
     <>
+      {ended && (
+        <div className="just-ended small" role="status">
+          <span className="grow">The session has ended. Ended too soon?</span>
+          <Reopen classId={classId} sessionId={ended} tapClock={tap} />
+        </div>
+      )}
       <div className="headline">
         <div>
           <h1>

@@ -56,7 +56,8 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
     save(
       () => tapClock({ classId, sessionId: session.id, tap: kind, slot: session.slot }),
       () => {
-        if (kind === 'finish' || (kind === 'next' && last)) router.push(`/c/${classId}/progress`)
+        if (kind === 'finish' || (kind === 'next' && last))
+          router.push(`/c/${classId}/progress?ended=${session.id}`)
         else router.refresh()
       },
     )
@@ -105,6 +106,11 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
             <Button variant="quiet" disabled={busy} onClick={() => tap('minute-more')}>
               +1 minute
             </Button>
+            {session.canGoBack && (
+              <Button variant="quiet" disabled={busy} onClick={() => tap('back')}>
+                Back to slot {session.slot}
+              </Button>
+            )}
             {!last && (
               <Button variant="quiet" disabled={busy} onClick={() => tap('finish')}>
                 End here

@@ -2,7 +2,7 @@
 
 import { revalidatePath } from 'next/cache'
 import { answer } from '@/server/answer'
-import { addChildren, place, saveLinks } from '@/server/classes'
+import { addChildren, changeChild, place, saveLinks, setLeft } from '@/server/classes'
 import { changeHouseStyle } from '@/server/house-style'
 import { currentViewer } from '@/server/viewer'
 
@@ -26,6 +26,18 @@ export async function linksAction(input: Parameters<typeof saveLinks>[1]) {
 
 export async function houseStyleAction(input: Parameters<typeof changeHouseStyle>[1]) {
   const done = await answer(changeHouseStyle(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function changeChildAction(input: Parameters<typeof changeChild>[1]) {
+  const done = await answer(changeChild(currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function setLeftAction(input: Parameters<typeof setLeft>[1]) {
+  const done = await answer(setLeft(currentViewer(), input))
   revalidatePath('/c/[classId]', 'layout')
   return done
 }

@@ -4,7 +4,7 @@ import { classTable } from '@/server/classes'
 import { load } from '../../../../load'
 import { only, type Query } from '../query'
 import { ClassPage } from '@/ui/class/class-page'
-import { addChildrenAction, houseStyleAction, linksAction, placeAction } from './actions'
+import { addChildrenAction, houseStyleAction, linksAction, placeAction, setLeftAction } from './actions'
 
 export const metadata: Metadata = { title: 'Class' }
 
@@ -25,6 +25,7 @@ export default async function Class({ params, searchParams }: Props) {
       addChildren={addChildrenAction}
       saveLinks={linksAction}
       changeStyle={houseStyleAction}
+      setLeft={setLeftAction}
     />
   )
 }

@@ -1,8 +1,10 @@
 import type { Metadata } from 'next'
+import { z } from 'zod'
 import { strandIds } from '@/core/skills'
 import { progressPage } from '@/server/progress'
 import { ProgressPage } from '@/ui/progress/progress-page'
 import { load } from '../../../../load'
+import { clockAction } from '../../run/actions'
 import { only, type Query } from '../query'
 
 export const metadata: Metadata = { title: 'Progress' }
@@ -14,7 +16,9 @@ interface Props {
 
 export default async function Progress({ params, searchParams }: Props) {
   const { classId } = await params
-  const asked = only((await searchParams).strand)
+  const query = await searchParams
+  const asked = only(query.strand)
   const page = await load(progressPage, { classId, strand: strandIds.find((id) => id === asked) })
-  return <ProgressPage classId={classId} page={page} />
+  const ended = z.uuid().safeParse(only(query.ended)).data ?? null
+  return <ProgressPage classId={classId} page={page} ended={ended} tapClock={clockAction} />
 }

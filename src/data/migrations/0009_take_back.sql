@@ -1,0 +1,1 @@
+ALTER TABLE "station_session" ADD COLUMN "before" jsonb;
