@@ -43,7 +43,8 @@ test('the whole loop by hand on a class of 26 pasted names, from an empty databa
 
   // Plan
   await person.press('To the plan')
-  await person.sees(/3 stations, 36 minutes/)
+  // A table for each of the five groups.
+  await person.sees(/5 stations, 36 minutes/)
   await clean()
   await person.press('Ready')
 

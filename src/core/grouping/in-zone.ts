@@ -11,7 +11,7 @@ export interface InZone {
 }
 
 /** The share a child can be expected to get right alone at a level. */
-export const successAtLevel = ({ levels, success }: ClassFit, child: string, levelId: string): number =>
+const successAtLevel = ({ levels, success }: ClassFit, child: string, levelId: string): number =>
   success[child][
     Math.max(
       0,
