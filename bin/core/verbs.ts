@@ -4,9 +4,11 @@ import type { Distribution } from '@/core/chance/distribution'
 import { NoCommonMass } from '@/core/evidence/ability'
 import { estimate, estimateInputSchema } from '@/core/evidence/estimate'
 import { probe, probeInputSchema } from '@/core/evidence/quick-check'
+import { suggestFor, suggestInputSchema } from '@/core/evidence/suggest-input'
 import { games } from '@/core/games'
 import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
 import { mixGroups } from '@/core/grouping/mixed'
+import { regroupFor, regroupInputSchema } from '@/core/grouping/regroup-input'
 import { partnerRounds, partnersInputSchema } from '@/core/grouping/partners/partners'
 import { ContradictoryLimits } from '@/core/grouping/units'
 import { checkMenu, menuInputSchema } from '@/core/planning/menu'
@@ -78,6 +80,16 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
       fit: made.fitting / problem.children.length,
       moved: made.moved.map(id),
     }
+  },
+
+  regroup: (input) => {
+    const parsed = regroupInputSchema.parse(input)
+    return asInputProblem('groups', () => regroupFor(parsed))
+  },
+
+  suggest: (input) => {
+    const parsed = suggestInputSchema.parse(input)
+    return asInputProblem('observations', () => suggestFor(parsed))
   },
 
   plan: (input) => makePlan(planInputSchema.parse(input)),

@@ -1,5 +1,5 @@
 import { ownBand } from '../evidence/fit'
-import { regroup } from './curves'
+import { everyRegrouping, regroup } from './curves'
 import { presentGrouping } from './group'
 import type { Group } from './groups'
 import type { Grouping, GroupingProblem } from './problem'
@@ -115,7 +115,7 @@ function byId(
 /** From this change of predicted success on a child is named, moved or not. */
 const worthNaming = 0.05
 
-interface Change {
+export interface Change {
   child: number
   /** Positions of the groups. */
   from: number
@@ -181,6 +181,20 @@ function worthTheirMoves(
     if (better.length > 0) worth.push(better.reduce((best, one) => (isFirst(one, best) ? one : best)))
   }
   return worth.map(({ made }) => made)
+}
+
+/**
+ * The best that was found with so many moves at most, with what it changes for whom; the groups that stand where
+ * nothing better was found. In core indices, for the command line.
+ */
+export function regroupWithin(
+  problem: GroupingProblem,
+  present: Grouping['groups'],
+  mostMoves: number,
+): { made: Grouping; changes: Change[] } {
+  const found = everyRegrouping(problem, present).filter(({ moved }) => moved.length <= mostMoves)
+  const made = worthTheirMoves(problem, present, found).at(-1)!
+  return { made, changes: changesOf(problem.success, present, made.groups) }
 }
 
 /** The share of the distance from the zone that has to go for moves that gain nothing else. */
