@@ -26,6 +26,9 @@ test('marks move the estimate, and what is stored equals a rebuild from all reco
   await recordMark(viewer, { classId, ...mark(visit.id, child.id, tally) })
   const after = await childPage(viewer, { classId, pupilId: child.id })
   expect(after.records).toHaveLength(5)
+  // Every record says where it was seen.
+  const { title } = page.stations.find(({ id }) => id === visit.stationId)!
+  for (const { at } of after.records) expect(at).toEqual({ game: title, slot: visit.slot + 1 })
   const strand = after.strands.findIndex(({ estimate }) => estimate.observations === 5)
   expect(strand).toBeGreaterThanOrEqual(0)
   const stored = after.strands[strand].estimate

@@ -144,7 +144,7 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
       estimate: child.estimates[id],
       band: toDraw(bands.filter(({ strand }) => strand === id)),
     })),
-    records: records.map(({ id, strand, step, judged, right, of, schoolDay }) => ({
+    records: records.map(({ id, strand, step, judged, right, of, schoolDay, gameId, slot }) => ({
       id,
       strand,
       step,
@@ -152,6 +152,8 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
       right,
       of,
       schoolDay,
+      /** Where it was seen. */
+      at: gameId === null || slot === null ? null : { game: gameOf(gameId).title, slot: slot + 1 },
     })),
     /** There may be more records than are shown. */
     more: records.length === mostRecords,

@@ -3,7 +3,7 @@ import { unionAll } from 'drizzle-orm/pg-core'
 import type { MarksLately } from '@/core/planning/session/past'
 import type { Counted } from '@/core/evidence/history'
 import type { StrandId } from '@/core/skills'
-import { observation, pupil } from '../schema'
+import { observation, pupil, station, visit } from '../schema'
 import type { ClassScope } from '../scope'
 
 export type ObservationRow = typeof observation.$inferSelect
@@ -130,18 +130,29 @@ export async function historiesOf(
 export const historyOf = (scope: ClassScope, pupilId: string, strand: StrandId): Promise<Counted[]> =>
   historiesOf(scope, [{ pupilId, strand }])
 
-/** The newest standing records of a child, newest first. */
+/** A record with where it was made; both null where it was at no station. */
+type PlacedRecord = ObservationRow & { gameId: string | null; slot: number | null }
+
+/** The newest standing records of a child, newest first, with the game and the slot they were made at. */
 export function latestOf(
   { db, classId }: ClassScope,
   pupilId: string,
   most: number,
-): Promise<ObservationRow[]> {
-  return db
+): Promise<PlacedRecord[]> {
+  // The newest first, then where they were made: not the other way round for a whole year of them.
+  const latest = db
     .select()
     .from(observation)
     .where(and(standing(classId), eq(observation.pupilId, pupilId)))
     .orderBy(desc(observation.schoolDay), desc(observation.madeAt), desc(observation.id))
     .limit(most)
+    .as('latest')
+  return db
+    .select({ ...latest._.selectedFields, gameId: station.gameId, slot: visit.slot })
+    .from(latest)
+    .leftJoin(visit, eq(visit.id, latest.visitId))
+    .leftJoin(station, eq(station.id, visit.stationId))
+    .orderBy(desc(latest.schoolDay), desc(latest.madeAt), desc(latest.id))
 }
 
 export interface SeenRow {

@@ -70,12 +70,18 @@ export function ChildPage({ classId, page, ...actions }: ChildActions & { classI
               <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
             )}
             <ul className="rows small">
-              {records.map(({ id, strand, step, judged, right, of, schoolDay }) => (
+              {records.map(({ id, strand, step, judged, right, of, schoolDay, at }) => (
                 <li key={id}>
                   {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
                   <span className="grow">
                     {stepOf({ strand, step }).short}:{' '}
                     {judged ? judgedWords[judged] : `${right} of ${of} right`}
+                    {at && (
+                      <span className="muted">
+                        {' '}
+                        · {at.game}, slot {at.slot}
+                      </span>
+                    )}
                   </span>
                   <span className="muted">{dayInShort(schoolDay)}</span>
                 </li>
