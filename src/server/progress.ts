@@ -9,6 +9,7 @@ import { bandsOf, lastPointsOf, type BandPoint } from '@/data/queries/estimates'
 import { latestOf, seenLately } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
+import { sessionOf } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
@@ -43,7 +44,11 @@ async function classBands(scope: ClassScope, children: readonly Child[], strand:
   return [...bands, ...last]
 }
 
-const progressSchema = classIdSchema.extend({ strand: z.enum(strandIds).optional() })
+const progressSchema = classIdSchema.extend({
+  strand: z.enum(strandIds).optional(),
+  /** The session that has just ended, as the address says. */
+  ended: z.uuid().optional().catch(undefined),
+})
 
 export interface ProgressPage {
   strand: StrandId
@@ -56,16 +61,19 @@ export interface ProgressPage {
   hasGroups: boolean
   /** Weeks that the bands show. */
   weeks: number
+  /** The session that has just ended, as long as it can be reopened. */
+  ended: string | null
   today: Day
 }
 
 /** Who may be ready, who needs another look, and each child's band over time on one strand. */
 export const progressPage = readingClass(progressSchema, async (scope, input): Promise<ProgressPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [grouping, children, style] = await Promise.all([
+  const [grouping, children, style, session] = await Promise.all([
     groupingOf(scope),
     childrenOf(scope),
     houseStyleOf(scope),
+    input.ended === undefined ? null : sessionOf(scope, input.ended),
   ])
   const strand = input.strand ?? grouping?.strand ?? 'add'
   const bands = await classBands(scope, children, strand, today)
@@ -84,6 +92,7 @@ export const progressPage = readingClass(progressSchema, async (scope, input): P
     ),
     hasGroups: grouping !== null,
     weeks: weeksDrawn,
+    ended: session?.state === 'done' && session.day === today ? session.id : null,
     today,
   }
 })

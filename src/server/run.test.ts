@@ -1,6 +1,7 @@
 import { harbourPage } from './harbour'
 import { recordMark } from './marks/marks'
 import { letGo, moveToToday } from './plan/plan'
+import { progressPage } from './progress'
 import { runPage, tapClock } from './run'
 import { grouped, mark, newClass, openTestSchool, planned, running, viewer } from './testing/school'
 
@@ -41,6 +42,9 @@ test('a wrong Next is taken back and the clock runs on as if it had not been tap
   await tap('next', 0)
   expect(await session()).toMatchObject({ slot: 1, canGoBack: true })
   process.env.ISLANDS_CLOCK = '2026-11-24T09:04:00Z'
+  // From a device that shows another slot it changes nothing.
+  await tap('back', 2)
+  expect(await session()).toMatchObject({ slot: 1 })
   await tap('back', 1)
   expect(await session()).toMatchObject({ slot: 0, leftMs: leftMs - 60_000, canGoBack: false })
   // Nothing is left to take back: a second tap does nothing.
@@ -58,6 +62,12 @@ test('a wrong Next is taken back and the clock runs on as if it had not been tap
   await tap('finish', 0)
   await tap('pause', 0)
   expect((await harbourPage(viewer, { classId })).held).toHaveLength(1)
+  // Tomorrow it is over, whatever address is still open somewhere.
+  expect((await progressPage(viewer, { classId, ended: sessionId })).ended).toBe(sessionId)
+  process.env.ISLANDS_CLOCK = '2026-11-25T09:00:00Z'
+  expect((await progressPage(viewer, { classId, ended: sessionId })).ended).toBeNull()
+  expect((await harbourPage(viewer, { classId })).held).toMatchObject([{ canReopen: false }])
+  await expect(tap('back', 0)).rejects.toThrow('Only a session of today')
   process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
 })
 

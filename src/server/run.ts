@@ -183,7 +183,7 @@ const clockSchema = sessionSchema.extend({
 export const tapClock = changingClass(clockSchema, async (scope, { sessionId, tap, slot }) => {
   const session = await lockSession(scope, sessionId)
   if (!session) throw new NotHere()
-  if (tap === 'back') return takeBack(scope, session)
+  if (tap === 'back') return takeBack(scope, session, slot)
   if (session.slot !== slot || session.state === 'done') return
   if ((session.state === 'planned') !== (tap === 'start')) return
   const at = now()
@@ -234,8 +234,11 @@ async function end(scope: ClassScope, sessionId: string, before: ClockBefore) {
 }
 
 /** The last Next or Finish did not happen: the clock runs on as if it had not been tapped. */
-async function takeBack(scope: ClassScope, { id, state, before }: SessionRow) {
-  if (state === 'planned' || !before) return
+async function takeBack(scope: ClassScope, { id, state, day, slot: now, before }: SessionRow, slot: number) {
+  // Another device has moved on meanwhile: what this one saw is taken back already, or was another tap.
+  if (state === 'planned' || !before || (state === 'running' && now !== slot)) return
+  if (state === 'done' && day !== todayIn(scope.classroom.timeZone))
+    throw new Refused('Only a session of today can be reopened.')
   const other = await nextSession(scope)
   if (state === 'done' && other?.state === 'running')
     throw new Refused('Another session is under way. End that one first.')

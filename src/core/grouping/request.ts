@@ -160,10 +160,7 @@ export function requestFor(
   })
 }
 
-/**
- * Even sizes, which differ by one at most; or up to the largest, or from the smallest, that is set. Then as many more
- * either way as less room would leave.
- */
+/** Even sizes, which differ by one at most; with a largest or a smallest set, as much room below or above as it asks for. */
 export function evenSizes(children: number, count: number, largest?: number, smallest?: number) {
   const fair = children / count
   const max = largest ?? (smallest === undefined ? Math.ceil(fair) : Math.ceil(fair) + 1)

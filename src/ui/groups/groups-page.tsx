@@ -95,6 +95,7 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
 
   function propose({ mode, count, largest, smallest }: Making, fit = table.fit) {
     table.set({ mode })
+    setNote('')
     if (mode === 'hand') return table.set({ own: {}, pairs: {} })
     setProblems([])
     const standing = table.groups.map(({ pennant }) => pennant)

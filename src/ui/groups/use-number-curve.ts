@@ -18,7 +18,9 @@ export function useNumberCurve(
   fit: ClassFit,
   requestOf: (count: number) => GroupingRequest,
 ) {
-  const [made, setMade] = useState<OfNumber[]>([])
+  // With the fit they were made for: groups of one game say nothing of another.
+  const [tried, setTried] = useState<{ fit: ClassFit; made: OfNumber[] }>({ fit, made: [] })
+  const made = tried.fit === fit ? tried.made : []
   const worker = useWorkerRun<GroupingWorker>(
     () => new Worker(new URL('../../workers/grouping.ts', import.meta.url)),
   )
@@ -26,7 +28,8 @@ export function useNumberCurve(
   const begin = useEffectEvent(() => {
     if (counts.length === 0) return
     const requests = counts.map(requestOf)
-    void worker.start((grouping, hear) => grouping.byNumber(requests, hear(setMade)), setMade)
+    const keep = (made: OfNumber[]) => setTried({ fit, made })
+    void worker.start((grouping, hear) => grouping.byNumber(requests, hear(keep)), keep)
   })
   useEffect(() => {
     begin()

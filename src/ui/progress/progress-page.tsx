@@ -29,16 +29,13 @@ function movingUpInWords(movingUp: MovingUp): string {
 export function ProgressPage({
   classId,
   page,
-  ended,
   tapClock: tap,
 }: {
   classId: string
   page: Page
-  /** Id of the session that has just ended: there is a way back into it. */
-  ended: string | null
   tapClock: Action<typeof tapClock>
 }) {
-  const { suggestions, movingUp, children, strand, followed, weeks, today, hasGroups } = page
+  const { suggestions, movingUp, children, strand, followed, weeks, ended, today, hasGroups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'hard').length
   const look = suggestions.length - ready - back

@@ -9,6 +9,11 @@ const stationModes = ['adult-led', 'adult-near', 'own', 'digital'] as const
 /** Success alone that fits with an adult at hand: harder work than a group can do on its own. */
 const adultBand: Band = [0.5, 0.8]
 
+/** Noise (0 to 3 a station) that a room bears in a slot. Common practice, no source. */
+export const usualNoiseLimit = 8
+/** School days before a group meets the same game again. Common practice, no source. */
+export const usualCoolDown = 5
+
 const id = z.string().min(1).max(100)
 const share = z.number().min(0).max(1)
 const index = z.number().int().min(0)
@@ -75,10 +80,10 @@ export const planInputSchema = z
     /** Adults who can be at a station. */
     adults: z.number().int().min(0).max(10).default(1),
     /** Noise (0 to 3 a station) that a slot may add up to. */
-    noiseLimit: z.number().int().min(0).max(40).default(8),
+    noiseLimit: z.number().int().min(0).max(40).default(usualNoiseLimit),
     inventory: z.record(z.string(), z.number().int().min(0)).default({}),
     /** School days before a group meets the same game again. */
-    coolDown: z.number().int().min(0).max(60).default(5),
+    coolDown: z.number().int().min(0).max(60).default(usualCoolDown),
     /** School days from one session to the next. */
     daysBetween: z.number().int().min(1).max(10).default(1),
     /** Minutes wanted for each strand and group over all sessions. */

@@ -1,9 +1,10 @@
-import { gameOf, games, type AnyGame } from '../../games'
+import { games, type AnyGame } from '../../games'
 import { splitIntoSets } from '../../games/sets'
 import type { StrandId } from '../../skills'
 import { againstInventory } from '../inventory'
 import { addDays, schoolDaysBetween, weekday, type Day } from '../calendar'
 import { materialsOf } from '../materials'
+import { usualCoolDown, usualNoiseLimit } from '../plan/problem'
 import { isPrinted } from '../shelf'
 import { usualAround } from '../timetable'
 import type { Figures, PlanContext, PlannedGroup, Room } from './context'
@@ -16,10 +17,6 @@ const mostStations = 6
 /** Three rounds of twelve minutes fill a lesson. Common practice, no source. */
 const usualSlots = 3
 const usualSlotMinutes = 12
-/** School days before a group meets a game again. */
-const coolDown = 5
-/** Noise (0 to 3 a station) that a room of stations bears; one table on the floor at most. As the planner's rules have it. */
-const noiseLimit = 8
 /** So many games that fit best are looked at closely, and the quietest: how long they take is the slow part. */
 const lookedAt = 16
 /** Strands not practised for so many school days are as fresh as any. */
@@ -66,7 +63,7 @@ export function firstPlan(
       .reduce((sum, noise) => sum + noise, 0)
   const near = lastDayOf(room)
   const rules: ((one: Candidate) => boolean)[] = [
-    ({ game, ago }) => (ago === null || ago > coolDown) && !playedOn(room, game.id, near),
+    ({ game, ago }) => (ago === null || ago > usualCoolDown) && !playedOn(room, game.id, near),
     ({ game }) => !playedOn(room, game.id, near),
     () => true,
   ]
@@ -187,7 +184,7 @@ function goesWith(
   room: Room | null,
 ): boolean {
   const sum = (of: (one: Candidate) => number) => all.reduce((total, one) => total + of(one), 0)
-  if (sum(({ game }) => game.room.noise) + kept > noiseLimit) return false
+  if (sum(({ game }) => game.room.noise) + kept > usualNoiseLimit) return false
   if (sum(({ game }) => Number(game.room.floor === 3)) > 1) return false
   if (sum(({ game }) => Number(game.room.adult)) > 1) return false
   if (!room || Object.keys(room.inventory).length === 0) return true
@@ -197,7 +194,7 @@ function goesWith(
       slot: g,
       station,
       materials: materialsAt(game.id, levels[g]),
-      sets: splitIntoSets(pupils.length, gameOf(game.id).players),
+      sets: splitIntoSets(pupils.length, game.players),
     })),
   )
   const needs = materialsOf(demands, all.length).all.filter(({ item }) => !isPrinted(item))

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next'
-import { z } from 'zod'
 import { strandIds } from '@/core/skills'
 import { progressPage } from '@/server/progress'
 import { ProgressPage } from '@/ui/progress/progress-page'
@@ -18,7 +17,10 @@ export default async function Progress({ params, searchParams }: Props) {
   const { classId } = await params
   const query = await searchParams
   const asked = only(query.strand)
-  const page = await load(progressPage, { classId, strand: strandIds.find((id) => id === asked) })
-  const ended = z.uuid().safeParse(only(query.ended)).data ?? null
-  return <ProgressPage classId={classId} page={page} ended={ended} tapClock={clockAction} />
+  const page = await load(progressPage, {
+    classId,
+    strand: strandIds.find((id) => id === asked),
+    ended: only(query.ended),
+  })
+  return <ProgressPage classId={classId} page={page} tapClock={clockAction} />
 }
