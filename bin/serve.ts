@@ -1,4 +1,4 @@
-import { monitorEventLoopDelay } from 'node:perf_hooks'
+import { monitorEventLoopDelay, PerformanceObserver } from 'node:perf_hooks'
 import { backupFolder } from '@/data/backup/files'
 import { besideData } from '@/data/server-database'
 import { serve } from '@/server/http/serve'
@@ -11,10 +11,16 @@ if (process.env.ISLANDS_TRIAL) {
   const everyMs = 5
   const delay = monitorEventLoopDelay({ resolution: everyMs })
   delay.enable()
+  let collecting = 0
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) collecting = Math.max(collecting, duration)
+  }).observe({ entryTypes: ['gc'] })
   process.on('SIGUSR2', () => {
     // What is measured is the time between two looks, the wait for the second one included.
-    process.stderr.write(`longest block ${(delay.max / 1e6 - everyMs).toFixed(1)} ms\n`)
+    const block = (delay.max / 1e6 - everyMs).toFixed(1)
+    process.stderr.write(`longest block ${block} ms, longest collection of memory ${collecting.toFixed(1)} ms\n`)
     delay.reset()
+    collecting = 0
   })
 }
 

@@ -63,7 +63,7 @@ test('columns are mapped with a preview before anything is written', async () =>
 
 test('a session without stations is refused and nothing typed is lost', async () => {
   const base = new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
-  await person.press('Save groups')
+  await person.press('Use these groups')
   await person.button('Suggest moves')
   await person.goTo(`${base}/plan`)
   await person.sees(/station/)

@@ -145,7 +145,7 @@ test('a level that does not exist shows one that does, changed rules that make n
 
 test('a count on the shelf shows what is short and what makes up for it', async () => {
   await person.goTo(`${base}/groups`)
-  await person.press('Save groups')
+  await person.press('Use these groups')
   await person.press('To the plan')
   await (await person.find('//select[@aria-label="Station 1: game"]')).click()
   await person.choose('Station 1: game', 'Landfall')

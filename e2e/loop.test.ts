@@ -39,7 +39,7 @@ test('the whole loop by hand on a class of 26 pasted names, from an empty databa
   // Groups
   await person.sees(/^Nobody is known yet: groups by where you placed them$/)
   await clean()
-  await person.press('Save groups')
+  await person.press('Use these groups')
 
   // Plan
   await person.press('To the plan')
@@ -206,7 +206,7 @@ test('keyboard alone, from an empty class to an accepted regrouping', async () =
   await person.keys(...names.slice(0, 12).flatMap((name) => [name, Key.ENTER]))
   await press(/^Create class of 12$/)
   await person.sees(/Nobody is known yet/)
-  await press(/^Save groups$/)
+  await press(/^Use these groups$/)
   await person.button('Suggest moves')
   await person.keys('g', 'p')
   await person.sees(/stations/)

@@ -51,7 +51,7 @@ async function onOneFolder(calls: number, untilMs: number) {
   const list = { text: 'Ama\nBruno\nChidi\nDalia\nEmre\nFreya', columns: ['name' as const], hasHeader: false }
   await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Year 1', list })
   const made = await groupsPage(viewer, { classId })
-  const groups = made.groups
+  const { groups } = made.standing
   await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
   const { plan, groupingId } = (await planPage(viewer, { classId })).view!
   const sessionId = crypto.randomUUID()

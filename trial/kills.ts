@@ -20,7 +20,7 @@ const planningClass = (folder: string) =>
     const classId = crypto.randomUUID()
     const list = { text: eight.join('\n'), columns: ['name' as const], hasHeader: false }
     await createClass(viewer, { classId, name: 'Plover', yearGroup: 'Year 1', list })
-    const { groups } = await groupsPage(viewer, { classId })
+    const { groups } = (await groupsPage(viewer, { classId })).standing
     await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
     const { plan, groupingId } = (await planPage(viewer, { classId })).view!
     return { classId, groups, plan, groupingId }

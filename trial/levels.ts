@@ -42,6 +42,6 @@ export async function levels() {
     p50Ms: rounded(quantile(all, 0.5)),
     p99Ms: rounded(quantile(all, 0.99)),
     slowest: `${rounded(slowest.ms)} ms: ${slowest.of}`,
-    longestBlockMs: block,
+    longestBlockMs: block.ms,
   }
 }

@@ -4,6 +4,7 @@ import { games } from '../src/core/games'
 import { openDatabase } from '../src/data/connection'
 import { freshFolder } from '../e2e/support/server'
 import { runningSession } from '../e2e/support/school'
+import { stillProcess } from './still'
 import { markFor, postMark, quantile, rounded, say, serveFolder, wait } from './support'
 
 const names = Array.from({ length: 26 }, (_, i) => `Child${String.fromCharCode(65 + i)}`)
@@ -37,11 +38,14 @@ export async function load(secondsEach: number) {
     return times
   }
 
+  const still = stillProcess()
   await record(10)
   await server.longestBlock()
+  await still.longestMs()
   say(`40 devices alone for ${secondsEach} s`)
   const alone = await record(secondsEach)
   const blockAlone = await server.longestBlock()
+  const stillAlone = await still.longestMs()
   say(`40 devices beside the heaviest pages for ${secondsEach} s`)
   let heavy = true
   let pages = 0
@@ -66,6 +70,8 @@ export async function load(secondsEach: number) {
   const readers = [reader(0), reader(1)]
   const beside = await record(secondsEach)
   const blockBeside = await server.longestBlock()
+  const stillBeside = await still.longestMs()
+  await still.end()
   heavy = false
   await Promise.all(readers)
   const stopping = performance.now()
@@ -86,8 +92,13 @@ export async function load(secondsEach: number) {
     p99Ratio: ratio(0.99),
     p99AloneMs: rounded(quantile(alone, 0.99)),
     p99BesideMs: rounded(quantile(beside, 0.99)),
-    longestBlockAloneMs: blockAlone,
-    longestBlockBesideMs: blockBeside,
+    longestBlockAloneMs: blockAlone.ms,
+    // What the machine does to a process with nothing to do, in the same minutes.
+    stillBlockAloneMs: stillAlone,
+    longestCollectionAloneMs: blockAlone.collectionMs,
+    longestBlockBesideMs: blockBeside.ms,
+    stillBlockBesideMs: stillBeside,
+    longestCollectionBesideMs: blockBeside.collectionMs,
     stopSeconds: rounded(stopSeconds, 1),
   }
 }

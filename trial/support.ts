@@ -22,12 +22,18 @@ async function freePort(): Promise<number> {
   return port
 }
 
+export interface Block {
+  ms: number
+  /** Longest collection of memory, part of a block or not. */
+  collectionMs: number
+}
+
 export interface Served {
   url: string
   child: ChildProcess
   log(): string
   /** Longest time in ms for which the server's own thread did nothing else, since it was asked last. */
-  longestBlock(): Promise<number>
+  longestBlock(): Promise<Block>
   stop(signal?: NodeJS.Signals): Promise<void>
 }
 
@@ -65,8 +71,8 @@ export async function serveFolder(folder: string, { cold = false } = {}): Promis
       const before = log.length
       child.kill('SIGUSR2')
       for (;;) {
-        const found = /longest block ([\d.]+) ms/.exec(log.slice(before))
-        if (found) return Number(found[1])
+        const found = /longest block ([\d.]+) ms, .* ([\d.]+) ms/.exec(log.slice(before))
+        if (found) return { ms: Number(found[1]), collectionMs: Number(found[2]) }
         await wait(20)
       }
     },

@@ -73,7 +73,7 @@ async function makeClass(database: Database, number: number, days: readonly stri
     classId,
     groupingId: crypto.randomUUID(),
     gameId: 'landfall',
-    groups: page.groups,
+    groups: page.standing.groups,
   })
   const { view } = await planPage(viewer, { classId })
   const sessionId = crypto.randomUUID()

@@ -42,7 +42,7 @@ export const runningSession = (where: string | { url: string }, names: readonly 
       yearGroup: 'Year 1',
       list: { text: names.join('\n'), columns: ['name'], hasHeader: false },
     })
-    const { groups } = await groupsPage(viewer, { classId })
+    const { groups } = (await groupsPage(viewer, { classId })).standing
     await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups })
     const { view } = await planPage(viewer, { classId })
     const sessionId = crypto.randomUUID()

@@ -141,9 +141,13 @@ async function firstGroups(viewer: Viewer, classId: string) {
 
 /** The moves a teacher would accept: the last of those suggested. */
 async function moveSome(viewer: Viewer, classId: string) {
-  const { children, fit, groups, links, adultNear } = await groupsPage(viewer, { classId })
+  const { children, standing, fits, links, adultNear } = await groupsPage(viewer, { classId })
+  const { groups } = standing
   const ids = children.map(({ id }) => id)
-  const better = allRegroupings(regroupingRequest(ids, fit, groups, links, adultNear), groups).at(-1)!
+  const better = allRegroupings(
+    regroupingRequest(ids, fits[standing.gameId], groups, links, adultNear),
+    groups,
+  ).at(-1)!
   if (better.moves.length === 0) return
   await saveGroups(viewer, {
     classId,

@@ -31,3 +31,12 @@ export function startOfDayIn(timeZone: string, day: Day): Date {
   const ahead = todayIn(timeZone, noon) > day ? 24 * 60 : todayIn(timeZone, noon) < day ? -24 * 60 : 0
   return new Date(noon.getTime() - (hours * 60 + minutes + ahead) * 60_000)
 }
+
+/** A moment for a person where the school is: “10:02” of today, “Mon 23 Nov, 10:02” of another day. */
+export function momentInWords(timeZone: string, at: Date): string {
+  const time = new Intl.DateTimeFormat('en-GB', { timeZone, timeStyle: 'short' }).format(at)
+  if (todayIn(timeZone, at) === todayIn(timeZone)) return time
+  const parts = { weekday: 'short', day: 'numeric', month: 'short' } as const
+  const day = new Intl.DateTimeFormat('en-GB', { timeZone, ...parts }).format(at).replace(',', '')
+  return `${day}, ${time}`
+}

@@ -5,6 +5,7 @@ import { gameOf } from '@/core/games'
 import { linksOf } from '@/data/queries/pupils'
 import { addChildren, changeChild, classTable, listClasses, place, saveLinks, setLeft } from './classes'
 import { gamePage, gamesPage, stopWaiting } from './games'
+import { discardDraft, keepDraft } from './drafts/drafts'
 import { backUpNow, lookIntoBackup, restoreBackup } from './keeping/backups'
 import { exportChild, exportClass, importClass } from './keeping/documents'
 import { eraseChild } from './keeping/erase'
@@ -46,6 +47,16 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
       }),
     saveLinks: () => saveLinks(stranger, { classId, links: [] }),
     changeHouseStyle: () => changeHouseStyle(stranger, { classId, style: {} }),
+    keepDraft: () =>
+      keepDraft(stranger, {
+        classId,
+        kind: 'plan',
+        follows: null,
+        revision: id(),
+        before: { groupingId, plan: view!.plan },
+        steps: ['undo'],
+      }),
+    discardDraft: () => discardDraft(stranger, { classId, kind: 'groups' }),
     groupsPage: () => groupsPage(stranger, { classId }),
     proposeGroups: () => proposeGroups(stranger, { classId, gameId: 'landfall', count: 2 }),
     earlierGroups: () => earlierGroups(stranger, { classId, groupingId: id() }),

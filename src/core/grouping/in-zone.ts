@@ -43,6 +43,19 @@ export function childrenInZone(fit: ClassFit, { groups, own }: Pick<Groups, 'gro
   }
 }
 
+/** How far the children are from their zone at a level, summed up. */
+const costAtLevel = (fit: ClassFit, children: readonly string[], levelId: string): number =>
+  children.reduce((sum, child) => sum + fitCost(successAtLevel(fit, child, levelId), ownBand), 0)
+
+/** Groups taken to another game: a level that it has as well stays, else it is the one nearest to all in the group. */
+export const atLevelsOf = (fit: ClassFit, groups: readonly Group[]): Group[] =>
+  groups.map((group) => {
+    if (fit.levels.some(({ id }) => id === group.levelId)) return group
+    const cost = (levelId: string) => costAtLevel(fit, group.pupils, levelId)
+    const nearest = fit.levels.reduce((best, level) => (cost(level.id) < cost(best.id) ? level : best))
+    return { ...group, levelId: nearest.id }
+  })
+
 /**
  * Everybody at one level: what groups are compared with. Of the levels the one that brings most of the known into
  * their zone, for the comparison is to be fair; of those that bring as many, the one nearest to all.
@@ -53,7 +66,7 @@ export function atOneLevel(fit: ClassFit, children: readonly string[]): InZone {
       groups: [{ pennant: 0, levelId, pupils: [...children], withAdult: false }],
       own: {},
     }),
-    cost: children.reduce((sum, child) => sum + fitCost(successAtLevel(fit, child, levelId), ownBand), 0),
+    cost: costAtLevel(fit, children, levelId),
   }))
   return tried.reduce((best, one) => {
     const more = one.zone.fitting - best.zone.fitting

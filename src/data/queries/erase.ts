@@ -3,6 +3,7 @@ import type { Database } from '../connection'
 import {
   attendance,
   classroom,
+  draft,
   estimate,
   estimateDay,
   grouping,
@@ -38,6 +39,10 @@ export async function deletePupil({ db, classId }: ClassScope, pupilId: string) 
       select coalesce(jsonb_agg(seat - ${pupilId}::text), '[]'::jsonb)
       from jsonb_array_elements(seats) seat where jsonb_array_length(seat - ${pupilId}::text) > 0)
     where ${visit.classId} = ${classId} and (own_levels ? ${pupilId} or seats::text like ${`%${pupilId}%`})`)
+  // Groups on the table that name the child are let go as a whole: they are no record of anything.
+  await db
+    .delete(draft)
+    .where(and(eq(draft.classId, classId), sql`${draft.history}::text like ${`%${pupilId}%`}`))
   await db.delete(pupil).where(and(eq(pupil.classId, classId), eq(pupil.id, pupilId)))
 }
 
@@ -48,7 +53,7 @@ export async function deleteClass({ db, classId }: ClassScope) {
     .from(stationSession)
     .where(eq(stationSession.classId, classId))
   await db.delete(observation).where(eq(observation.classId, classId))
-  for (const table of [estimate, estimateDay, placement, played, pupilLink, shelfCount, houseStyle])
+  for (const table of [estimate, estimateDay, placement, played, pupilLink, shelfCount, houseStyle, draft])
     await db.delete(table).where(eq(table.classId, classId))
   await db.delete(attendance).where(inArray(attendance.sessionId, sessions))
   for (const table of [

@@ -1,4 +1,4 @@
-import { and, desc, eq, getTableColumns, isNotNull, max, sql } from 'drizzle-orm'
+import { and, desc, eq, getTableColumns, inArray, isNotNull, max, sql } from 'drizzle-orm'
 import type { GroupingMode } from '@/core/grouping/mode'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
@@ -66,6 +66,22 @@ export async function groupingOf({ db, classId }: ClassScope, id?: string): Prom
       }
     }),
   }
+}
+
+/** Ids of the groups of some groupings of the class, by grouping. */
+export async function groupsOfGroupings(
+  { db, classId }: ClassScope,
+  groupings: readonly string[],
+): Promise<ReadonlyMap<string, ReadonlySet<string>>> {
+  const rows = await db
+    .select({ id: groupingGroup.id, groupingId: groupingGroup.groupingId })
+    .from(groupingGroup)
+    .where(
+      and(eq(groupingGroup.classId, classId), inArray(groupingGroup.groupingId, [...new Set(groupings)])),
+    )
+  const found = new Map<string, Set<string>>()
+  for (const { id, groupingId } of rows) found.set(groupingId, (found.get(groupingId) ?? new Set()).add(id))
+  return found
 }
 
 export interface VersionRow {

@@ -62,15 +62,15 @@ test('regrouping: the fewest moves that help, accepted as a new version', async 
   await saveGroups(viewer, { classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups: swapped })
   const page = await groupsPage(viewer, { classId })
   const ids = page.children.map(({ id }) => id)
-  const request = regroupingRequest(ids, page.fit, page.groups, page.links, page.adultNear)
-  const best = allRegroupings(request, page.groups).at(-1)!
+  const request = regroupingRequest(ids, page.fits.landfall, page.standing.groups, page.links, page.adultNear)
+  const best = allRegroupings(request, page.standing.groups).at(-1)!
   expect(best.moves.map(({ pupil }) => pupil).sort()).toEqual(
     [groups[0].pupils[0], groups[1].pupils[0]].sort(),
   )
   // Groups keep their numbers, and with them name and shape.
   best.groups.forEach((group, g) =>
-    expect(group.pupils.filter((child) => page.groups[g].pupils.includes(child)).length).toBeGreaterThan(
-      page.groups[g].pupils.length / 2,
-    ),
+    expect(
+      group.pupils.filter((child) => page.standing.groups[g].pupils.includes(child)).length,
+    ).toBeGreaterThan(page.standing.groups[g].pupils.length / 2),
   )
 })

@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { isKnown } from '@/core/evidence/own-step'
 import { games, gameIdSchema, gameOf } from '@/core/games'
+import type { GroupsDraft } from '@/core/grouping/draft'
 import { inBand } from '@/core/grouping/fit-cost'
 import { pennantsFor, type Groups } from '@/core/grouping/groups'
-import { groupingModeSchema, type GroupingMode } from '@/core/grouping/mode'
+import { groupingModeSchema } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { evenSizes, requestFor, type ClassFit, type Link } from '@/core/grouping/request'
 import { lockClass } from '@/data/queries/classes'
@@ -12,24 +13,29 @@ import {
   insertGrouping,
   pairsBefore,
   versionsOf,
+  type StoredGrouping,
   type VersionRow,
 } from '@/data/queries/groupings'
+import { deleteDraft } from '@/data/queries/drafts'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { allInClass, linksOf } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
+import { groupsDraft, type Draft } from '../drafts/drafts'
 import { mainStrand, successAt } from '../figures'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
 import { everybodyInOne, proposedOr, shownStanding } from './shown'
 
-export interface GroupsPage extends Groups {
+export interface GroupsPage {
   children: { id: string; name: string }[]
-  gameId: string
-  fit: ClassFit
-  mode: GroupingMode
-  locked: string[]
+  /** The groups in use, or a first proposal. */
+  standing: GroupsDraft
+  /** What lies on the table instead. */
+  draft: Draft<GroupsDraft> | null
+  /** What children can be expected to do at the levels of the games of both, by game. */
+  fits: Record<string, ClassFit>
   /** Children who are grouped only where an adult is near. */
   adultNear: string[]
   /** Null: these groups are a proposal, not saved yet. */
@@ -108,18 +114,28 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
     sizes: evenSizes(children.length, count),
     evenly: true,
   })
-  return {
-    children: children.map(({ id, name }) => ({ id, name })),
-    gameId,
-    fit,
-    mode,
-    ...(children.length === 0
+  const { groups, own, pairs }: Groups =
+    children.length === 0
       ? { groups: [], own: {}, pairs: {} }
       : standing
         ? shownStanding(standing, request)
-        : ((mode === 'hand' ? null : proposedOr(request, null)) ?? everybodyInOne(request))),
+        : ((mode === 'hand' ? null : proposedOr(request, null)) ?? everybodyInOne(request))
+  const draft = await groupsDraft(scope, idsOf(children))
+  const draftGame = draft?.history.now.gameId ?? gameId
+  return {
+    children: children.map(({ id, name }) => ({ id, name })),
+    standing: {
+      gameId,
+      mode,
+      note: '',
+      groups,
+      own,
+      pairs,
+      locked: lockedIn(standing, fit),
+    },
+    draft,
+    fits: { [gameId]: fit, [draftGame]: draftGame === gameId ? fit : fitAt(draftGame, children) },
     adultNear: nearAdult(children),
-    locked: standing?.groups.flatMap(({ locked }) => locked) ?? [],
     version: standing && { number: standing.version, day: standing.day },
     versions,
     links,
@@ -151,11 +167,15 @@ export const earlierGroups = readingClass(
       gameId: stored.gameId,
       mode: stored.mode,
       fit,
-      locked: stored.groups.flatMap(({ locked }) => locked).filter((id) => id in fit.success),
+      locked: lockedIn(stored, fit),
       ...shownStanding(stored, request),
     }
   },
 )
+
+/** Who of those still here is kept in its group when groups are made anew. */
+const lockedIn = (stored: StoredGrouping | null, { success }: ClassFit): string[] =>
+  stored?.groups.flatMap(({ locked }) => locked.filter((id) => id in success)) ?? []
 
 const proposeSchema = z.object({
   classId: z.uuid(),
@@ -243,6 +263,7 @@ export const saveGroups = changingClass(
       note,
       groups: filled.map((group) => ({ ...group, id: crypto.randomUUID() })),
     })
+    await deleteDraft(scope, 'groups')
     return { version }
   },
 )

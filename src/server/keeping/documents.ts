@@ -156,6 +156,7 @@ const importOrder = [
   'attendance',
   'played',
   'shelf_count',
+  'draft',
 ] as const
 
 function isConstraint(error: unknown): boolean {

@@ -50,7 +50,10 @@ async function* inParts(document: IslandsDocument) {
 /** The document without every row about a child; null: it held none. */
 function withoutChild(document: IslandsDocument, pupilId: string): IslandsDocument | null {
   if (!(document.tables.pupil ?? []).some(({ id }) => id === pupilId)) return null
-  const isAbout = (row: Row) => [row.pupil_id, row.pupil_a, row.pupil_b].includes(pupilId)
+  const isAbout = (row: Row) =>
+    [row.pupil_id, row.pupil_a, row.pupil_b].includes(pupilId) ||
+    // A draft that names the child is let go as a whole, as in the database.
+    (row.history !== undefined && JSON.stringify(row.history).includes(pupilId))
   const tables = Object.entries(document.tables).map(([table, rows]): [string, Row[]] => [
     table,
     rows

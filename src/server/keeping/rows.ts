@@ -1,10 +1,13 @@
 import { z } from 'zod'
 import { judgements } from '@/core/evidence/observation'
 import { surenesses, yearGroupSchema } from '@/core/evidence/prior'
+import { historySchema } from '@/core/drafting/history'
+import { groupsDraftSchema } from '@/core/grouping/draft'
 import { groupingModeSchema } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { houseStyleSchema } from '@/core/house-style'
 import { gameIdSchema } from '@/core/games'
+import { planDraftSchema } from '@/core/planning/session/draft'
 import { stationModes } from '@/core/planning/session/plan'
 import { aroundSchema } from '@/core/planning/timetable'
 import { hasStep, strandIds } from '@/core/skills'
@@ -156,6 +159,22 @@ const rowSchemas = {
     mode: z.enum(stationModes),
     day,
   }),
+  draft: z.discriminatedUnion('kind', [
+    z.strictObject({
+      ...ofClass,
+      kind: z.literal('groups'),
+      revision: id,
+      history: historySchema(groupsDraftSchema),
+      saved_at: at,
+    }),
+    z.strictObject({
+      ...ofClass,
+      kind: z.literal('plan'),
+      revision: id,
+      history: historySchema(planDraftSchema),
+      saved_at: at,
+    }),
+  ]),
   shelf_count: z.strictObject({ ...ofClass, item: text(100), count: z.number().int().min(0).max(10_000) }),
 }
 

@@ -2,9 +2,11 @@ import { z } from 'zod'
 import { gameIdSchema, games } from '@/core/games'
 import type { Day } from '@/core/planning/calendar'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
-import { planSchema, type Plan } from '@/core/planning/session/plan'
+import type { PlanDraft } from '@/core/planning/session/draft'
+import { placed, planSchema, type Plan } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { lockClass } from '@/data/queries/classes'
+import { deleteDraft } from '@/data/queries/drafts'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import {
   deletePlanned,
@@ -20,12 +22,17 @@ import type { ClassScope } from '@/data/scope'
 import { pupilsOf } from '@/data/queries/pupils'
 import { classIdSchema, displayName } from '../classes'
 import { todayIn } from '../clock'
+import { planDraft, type Draft } from '../drafts/drafts'
 import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
 import { carriedOver, firstPlanFor, planToGoOn, readClass, workOutPlan } from './context'
 
 export interface PlanPage {
   /** Null: there are no groups to plan for. */
   view: PlanView | null
+  /** What is planned, or a first plan: where a draft begins. */
+  standing: PlanDraft | null
+  /** The plan on the table instead; `view` shows it. */
+  draft: Draft<PlanDraft> | null
   /** The session this plan would take the place of. */
   session: { id: string; state: StoredSession['state'] } | null
   today: Day
@@ -44,11 +51,12 @@ export const planPage = readingClass(
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
     // Nothing here waits for anything else, but for groups that are not the newest.
-    const [session, newest, contextOf, pupils] = await Promise.all([
+    const [session, newest, contextOf, pupils, onTable] = await Promise.all([
       nextSession(scope),
       groupingOf(scope),
       readClass(scope),
       pupilsOf(scope),
+      planDraft(scope),
     ])
     const others = session !== null && session.groupingId !== newest?.id
     const keptFor = others ? await groupingOf(scope, session.groupingId) : newest
@@ -56,31 +64,70 @@ export const planPage = readingClass(
     const running = session?.state === 'running'
     const grouping = running ? keptFor : newest
     if (!grouping)
-      return { view: null, session: null, today, games: [], added: false, since: null, waiting: [] }
+      return {
+        view: null,
+        standing: null,
+        draft: null,
+        session: null,
+        today,
+        games: [],
+        added: false,
+        since: null,
+        waiting: [],
+      }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
       : await firstPlanFor(today, contextOf(grouping, nextSchoolDay(today)))
-    const added = add !== undefined && !running && stored.stations.every(({ gameId }) => gameId !== add)
+    const draft = running ? null : onTable
+    const lying = draft ? await draftToGoOn(scope, draft.history.now, grouping, today) : stored
+    const added = add !== undefined && !running && lying.stations.every(({ gameId }) => gameId !== add)
     const plan: Plan = added
       ? {
-          ...stored,
-          stations: [...stored.stations, { id: crypto.randomUUID(), gameId: add, mode: 'own', places: null }],
+          ...lying,
+          stations: [...lying.stations, { id: crypto.randomUUID(), gameId: add, mode: 'own', places: null }],
         }
-      : stored
+      : lying
     const view = await workOutPlan(plan, contextOf(grouping, plan.day))
     return {
       view,
+      standing: {
+        groupingId: grouping.id,
+        plan: placed(
+          stored,
+          grouping.groups.map(({ id }) => id),
+        ),
+      },
+      draft,
       session: session && { id: session.id, state: session.state },
       today,
       games: games.map(({ id, title }) => ({ id, title })),
       added,
-      since: session && !running ? (others ? 'groups' : levelsMoved(session, view) ? 'levels' : null) : null,
+      since:
+        session && !running
+          ? others
+            ? 'groups'
+            : !draft && levelsMoved(session, view)
+              ? 'levels'
+              : null
+          : null,
       waiting: pupils
         .filter(({ id }) => !grouping.groups.some((group) => group.pupils.includes(id)))
         .map(displayName),
     }
   },
 )
+
+/** A draft with the groups and from the day of now, whenever it was left. */
+async function draftToGoOn(
+  scope: ClassScope,
+  { groupingId, plan }: PlanDraft,
+  grouping: StoredGrouping,
+  today: Day,
+): Promise<Plan> {
+  const from = groupingId === grouping.id ? grouping : await groupingOf(scope, groupingId)
+  const carried = from ? carriedOver(plan, from, grouping) : { ...plan, cells: [] }
+  return carried.day < today ? { ...carried, day: nextSchoolDay(today) } : carried
+}
 
 /** True if some level that fits is another than the session was kept with. */
 const levelsMoved = (session: StoredSession, { visits }: PlanView) =>
@@ -147,6 +194,7 @@ export const savePlan = preparedChange(
     if ((await standingGrouping(scope)).id !== groupingId) throw groupsChanged()
     if (replaces) await deletePlanned(scope, replaces)
     await insertSession(scope, asSession(sessionId, groupingId, plan, visits))
+    await deleteDraft(scope, 'plan')
     return { sessionId }
   },
 )

@@ -1,6 +1,8 @@
 'use client'
 
 import { usePathname, useRouter, useSearchParams } from 'next/navigation'
+import { useRef } from 'react'
+import { useShortcuts } from '../keys/use-shortcuts'
 
 /** How many play together and how long the slot is. */
 export function GameControls({
@@ -17,6 +19,8 @@ export function GameControls({
   const router = useRouter()
   const path = usePathname()
   const query = useSearchParams()
+  const first = useRef<HTMLSelectElement>(null)
+  useShortcuts([{ keys: '/', title: 'Players and minutes', run: () => first.current?.focus() }])
   function go(name: string, value: string) {
     const next = new URLSearchParams(query)
     next.set(name, value)
@@ -25,7 +29,7 @@ export function GameControls({
   return (
     <p className="sentence">
       <select
-        data-search
+        ref={first}
         aria-label="Players in a set"
         value={players}
         onChange={({ target }) => go('players', target.value)}

@@ -1,9 +1,11 @@
 'use client'
 
 import { usePathname, useRouter } from 'next/navigation'
+import { useRef } from 'react'
 import { groupNames } from '@/core/grouping/pennants'
 import { strands } from '@/core/skills'
 import type { GamesFilter as Filter } from '@/server/games'
+import { useShortcuts } from '../keys/use-shortcuts'
 
 type Option = readonly [value: string, words: string]
 
@@ -27,6 +29,8 @@ const noise: Option[] = [
 export function GamesFilter({ filter, groups }: { filter: Filter; groups: number[] }) {
   const router = useRouter()
   const path = usePathname()
+  const first = useRef<HTMLSelectElement>(null)
+  useShortcuts([{ keys: '/', title: 'Filter the games', run: () => first.current?.focus() }])
   const now = {
     group: filter.group === null ? '' : String(filter.group),
     slot: String(filter.slotMinutes),
@@ -37,9 +41,9 @@ export function GamesFilter({ filter, groups }: { filter: Filter; groups: number
     adult: filter.adult,
     noise: String(filter.noise),
   }
-  const choice = (name: keyof typeof now, label: string, options: readonly Option[], first = false) => (
+  const choice = (name: keyof typeof now, label: string, options: readonly Option[]) => (
     <select
-      data-search={first || undefined}
+      ref={name === 'group' ? first : undefined}
       aria-label={label}
       value={now[name]}
       onChange={({ target }) =>
@@ -57,12 +61,10 @@ export function GamesFilter({ filter, groups }: { filter: Filter; groups: number
   return (
     <p className="sentence">
       Games for{' '}
-      {choice(
-        'group',
-        'Group',
-        [['', 'any group'], ...groups.map((pennant): Option => [String(pennant), groupNames[pennant]])],
-        true,
-      )}{' '}
+      {choice('group', 'Group', [
+        ['', 'any group'],
+        ...groups.map((pennant): Option => [String(pennant), groupNames[pennant]]),
+      ])}{' '}
       in{' '}
       {choice(
         'slot',

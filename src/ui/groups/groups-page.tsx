@@ -3,12 +3,15 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import type { GroupsDraft } from '@/core/grouping/draft'
 import { pennantsFor, type Group } from '@/core/grouping/groups'
 import { regroupingRequest, type Regrouping } from '@/core/grouping/regrouping'
-import { atOneLevel } from '@/core/grouping/in-zone'
-import { evenSizes, requestFor } from '@/core/grouping/request'
+import { atLevelsOf, atOneLevel } from '@/core/grouping/in-zone'
+import { evenSizes, requestFor, type ClassFit } from '@/core/grouping/request'
 import type { Action } from '@/server/answer'
 import type { earlierGroups, gameFit, GroupsPage as Page, saveGroups } from '@/server/groups/groups'
+import type { discardDraft } from '@/server/drafts/drafts'
+import { DraftLine } from '../drafts/draft-line'
 import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
@@ -32,24 +35,26 @@ interface Props {
   gameFit: Action<typeof gameFit>
   earlierGroups: Action<typeof earlierGroups>
   save: Action<typeof saveGroups>
+  discard: Action<typeof discardDraft>
 }
 
+/** The choices that groups were made by; sizes are chosen anew each time. */
+const makingOf = ({ mode, gameId, groups }: Pick<GroupsDraft, 'mode' | 'gameId' | 'groups'>): Making => ({
+  mode,
+  gameId,
+  count: groups.length || 4,
+  smallest: undefined,
+  largest: undefined,
+})
+
 /** Who works with whom at which level, with the fit of it in view while it is changed. */
-export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Props) {
+export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discard }: Props) {
   const router = useRouter()
-  const table = useGroups(page)
+  const table = useGroups(classId, page)
   const [selected, setSelected] = useState<string | null>(null)
-  const [making, setMaking] = useState<Making>({
-    mode: page.mode,
-    gameId: page.gameId,
-    count: page.groups.length || 4,
-    smallest: undefined,
-    largest: undefined,
-  })
+  const [making, setMaking] = useState<Making>(makingOf(table))
   const [regroupings, setRegroupings] = useState<Regrouping[] | null>(null)
   const [uneven, setUneven] = useState<string | null>(null)
-  /** How the groups on the table came about, kept with them. */
-  const [note, setNote] = useState('')
   const { problems, busy, save: run, setProblems } = useSaving()
   const names = new Map(page.children.map(({ id, name }) => [id, name]))
   const worker = useMaking(
@@ -83,20 +88,25 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
     const next = { ...making, ...part }
     setMaking(next)
     setRegroupings(null)
-    if (next.gameId === table.gameId) return propose(next, table.fit)
+    withFit(next.gameId, (fit) => propose(next, fit))
+  }
+
+  /** Does something once it is known what the class can do at the levels of a game. */
+  function withFit(gameId: string, then: (fit: ClassFit) => void) {
+    const known = table.fitOf(gameId)
+    if (known) return then(known)
     run(
-      () => gameFit({ classId, gameId: next.gameId }),
+      () => gameFit({ classId, gameId }),
       (fit) => {
-        table.set({ gameId: next.gameId, fit, own: {} })
-        propose(next, fit)
+        table.learn(gameId, fit)
+        then(fit)
       },
     )
   }
 
-  function propose({ mode, count, largest, smallest }: Making, fit = table.fit) {
-    table.set({ mode })
-    setNote('')
-    if (mode === 'hand') return table.set({ own: {}, pairs: {} })
+  function propose({ mode, gameId, count, largest, smallest }: Making, fit: ClassFit) {
+    const how = { mode, gameId, note: '' }
+    if (mode === 'hand') return table.put({ groups: atLevelsOf(fit, table.groups), own: {}, pairs: {} }, how)
     setProblems([])
     const standing = table.groups.map(({ pennant }) => pennant)
     const pennants = pennantsFor(standing, count)
@@ -119,9 +129,12 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
       sizes: evenSizes(ids.length, count, largest, smallest),
       evenly: largest === undefined && smallest === undefined,
     })
+    let first = true
     worker.propose(request, ({ uneven, ...made }) => {
       setUneven(uneven ? unevenInWords(uneven, names) : null)
-      table.take(made)
+      if (first) table.put(made, how)
+      else table.better(made, how)
+      first = false
     })
   }
 
@@ -130,10 +143,10 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
     hand(() =>
       run(
         () => earlierGroups({ classId, groupingId: id }),
-        ({ groups, own, pairs, locked, fit, gameId, mode }) => {
-          table.set({ groups, own, pairs, locked, fit, gameId, mode })
-          setMaking({ ...making, gameId, mode, count: groups.length })
-          setNote(`version ${version} taken back`)
+        ({ fit, ...earlier }) => {
+          table.learn(earlier.gameId, fit)
+          table.put(earlier, { ...earlier, note: `version ${version} taken back` })
+          setMaking(makingOf(earlier))
         },
       ),
     )
@@ -168,7 +181,30 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
     worker.regroup(request, table.groups, setRegroupings)
   }
 
-  function keep(groups: readonly Group[] = table.groups, how = note) {
+  /** One step back or forth, with the choices they were made by. */
+  function travel(step: 'undo' | 'redo') {
+    const to = step === 'undo' ? table.draft.before : table.draft.next
+    if (!to) return
+    hand(() =>
+      withFit(to.gameId, () => {
+        table.draft.take(step)
+        setMaking(makingOf(to))
+      }),
+    )
+  }
+
+  function throwAway() {
+    run(
+      () => discard({ classId, kind: 'groups' }),
+      () =>
+        hand(() => {
+          table.draft.cleared()
+          setMaking(makingOf(page.standing))
+        }),
+    )
+  }
+
+  function keep(groups: readonly Group[] = table.groups, how = table.note) {
     const stored = groups.map((group) => ({
       ...group,
       locked: table.locked.filter((child) => group.pupils.includes(child)),
@@ -197,6 +233,14 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
         suggested={regroupings !== null}
         onSave={() => keep()}
         onSuggest={suggest}
+      />
+      <DraftLine
+        draft={table.draft}
+        what="groups"
+        busy={busy || worker.busy}
+        onUndo={() => travel('undo')}
+        onRedo={() => travel('redo')}
+        onDiscard={throwAway}
       />
       <Problems
         problems={[
@@ -241,10 +285,9 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save }: Prop
               levels={table.fit.levels}
               busy={busy || worker.busy}
               onAccept={({ groups }) => keep(groups, 'suggested moves')}
-              onTry={({ groups }) => {
-                hand(() => table.set({ groups, own: {}, pairs: {} }))
-                setNote('suggested moves')
-              }}
+              onTry={({ groups }) =>
+                hand(() => table.put({ groups, own: {}, pairs: {} }, { note: 'suggested moves' }))
+              }
               onDismiss={() => setRegroupings(null)}
             />
           ) : (

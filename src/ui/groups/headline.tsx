@@ -63,7 +63,7 @@ export function Headline({
         </div>
       ) : changed ? (
         <Button disabled={busy} onClick={onSave}>
-          {busy ? 'One moment …' : version ? 'Save as new version' : 'Save groups'}
+          {busy ? 'One moment …' : 'Use these groups'}
         </Button>
       ) : (
         <>

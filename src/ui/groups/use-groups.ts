@@ -1,45 +1,45 @@
 'use client'
 
 import { useState } from 'react'
-import type { GroupingMode } from '@/core/grouping/mode'
+import type { GroupsDraft } from '@/core/grouping/draft'
 import type { Group, Groups } from '@/core/grouping/groups'
 import { childrenInZone, successInGroup } from '@/core/grouping/in-zone'
 import type { ClassFit } from '@/core/grouping/request'
 import type { GroupsPage } from '@/server/groups/groups'
+import { useDraft } from '../drafts/use-draft'
+import { locked, moved, swapped, withGroup } from './arrangement'
 
 export const band = [0.7, 0.9] as const
 
-/** The groups on the table: by which game and how they were made, and who is where. */
-export interface Arrangement extends Groups {
-  gameId: string
-  mode: GroupingMode
-  fit: ClassFit
-  /** Children who stay in their group when groups are made anew. */
-  locked: string[]
-}
+/** The groups on the table: a draft that is measured at once, and in use when the teacher says so. */
+export function useGroups(classId: string, page: GroupsPage) {
+  const draft = useDraft(classId, 'groups', page.standing, page.draft)
+  /** What the class can do at the levels of each game that was on the table, by game. */
+  const [fits, setFits] = useState(page.fits)
+  const { value, take } = draft
+  const { gameId, groups, own, pairs } = value
+  const fit = fits[gameId]
 
-/** The groups on the table: moved by hand, measured at once, not saved until the teacher says so. */
-export function useGroups(page: GroupsPage) {
-  const [arrangement, setArrangement] = useState<Arrangement>(() => {
-    const { gameId, mode, fit, groups, own, pairs, locked } = page
-    return { gameId, mode, fit, groups, own, pairs, locked }
-  })
-  const [changed, setChanged] = useState(page.version === null)
-  const { groups, fit, own, pairs, locked } = arrangement
-
-  const set = (part: Partial<Arrangement>) => {
-    setArrangement((before) => ({ ...before, ...part }))
-    setChanged(true)
-  }
+  /** A change by hand. */
+  const change = (to: (now: GroupsDraft) => GroupsDraft) => take({ do: to(draft.latest.current.now) })
   const level = (id: string) => fit.levels.findIndex((one) => one.id === id)
-  const successOf = (child: string, group: Group) => successInGroup(fit, child, group, own)
-  const change = (pennant: number, part: Partial<Group>) =>
-    set({ groups: groups.map((group) => (group.pennant === pennant ? { ...group, ...part } : group)) })
+  const proposed = ({ groups, own, pairs }: Groups, part: Partial<GroupsDraft>): GroupsDraft => ({
+    ...draft.latest.current.now,
+    ...part,
+    groups,
+    own,
+    pairs,
+  })
   return {
-    ...arrangement,
-    changed,
-    set,
-    successOf,
+    ...value,
+    fit,
+    draft,
+    /** True if something is on the table that is not in use. */
+    changed: draft.changed || page.version === null,
+    /** The fit of a game, where it is known on this page. */
+    fitOf: (gameId: string): ClassFit | undefined => fits[gameId],
+    learn: (gameId: string, found: ClassFit) => setFits((known) => ({ ...known, [gameId]: found })),
+    successOf: (child: string, group: Group) => successInGroup(fit, child, group, own),
     /** The child's own range in words; undefined: it plays at its group's level. */
     rangeOf: (child: string) => (own[child] === undefined ? undefined : fit.levels[level(own[child])].title),
     /** Who plays in one pair with the child. */
@@ -62,33 +62,15 @@ export function useGroups(page: GroupsPage) {
       const together = groups.some(({ pupils }) => pupils.includes(a) && pupils.includes(b))
       return kind === 'apart' ? together : !together
     }),
-    move(child: string, to: number) {
-      set({
-        groups: groups.map((group) => {
-          const without = group.pupils.filter((id) => id !== child)
-          return { ...group, pupils: group.pennant === to ? [...without, child] : without }
-        }),
-        // Who leaves a partner behind is in no pair any more, and neither is the partner.
-        pairs: Object.fromEntries(Object.entries(pairs).filter(([, pair]) => pair !== pairs[child])),
-        locked: locked.filter((id) => id !== child),
-      })
-    },
-    /** Two children change places; neither stays with the partner it had. */
-    swap(a: string, b: string) {
-      const other = (id: string) => (id === a ? b : id === b ? a : id)
-      set({
-        groups: groups.map((group) => ({ ...group, pupils: group.pupils.map(other) })),
-        pairs: Object.fromEntries(
-          Object.entries(pairs).filter(([, pair]) => pair !== pairs[a] && pair !== pairs[b]),
-        ),
-        locked: locked.filter((id) => id !== a && id !== b),
-      })
-    },
-    lock: (child: string, on: boolean) =>
-      set({ locked: [...locked.filter((id) => id !== child), ...(on ? [child] : [])] }),
-    setAdult: (pennant: number, withAdult: boolean) => change(pennant, { withAdult }),
-    setLevel: (pennant: number, levelId: string) => change(pennant, { levelId }),
-    /** Takes proposed groups over. */
-    take: (proposed: Groups) => set(proposed),
+    move: (child: string, to: number) => change((now) => moved(now, child, to)),
+    swap: (a: string, b: string) => change((now) => swapped(now, a, b)),
+    lock: (child: string, on: boolean) => change((now) => locked(now, child, on)),
+    setAdult: (pennant: number, withAdult: boolean) =>
+      change((now) => withGroup(now, pennant, { withAdult })),
+    setLevel: (pennant: number, levelId: string) => change((now) => withGroup(now, pennant, { levelId })),
+    /** Other groups take the place of those on the table, as one step. */
+    put: (groups: Groups, part: Partial<GroupsDraft> = {}) => take({ do: proposed(groups, part) }),
+    /** Better ones of the same search: no step of their own. */
+    better: (groups: Groups, part: Partial<GroupsDraft> = {}) => take({ amend: proposed(groups, part) }),
   }
 }

@@ -2,13 +2,17 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useRef, useState } from 'react'
+import { useEffect, useEffectEvent, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
+import type { PlanDraft } from '@/core/planning/session/draft'
 import type { PlacedPlan } from '@/core/planning/session/plan'
 import { pinsFrom } from '@/core/planning/session/rules'
 import type { PlanView } from '@/core/planning/session/work-out'
+import type { discardDraft, Draft } from '@/server/drafts/drafts'
 import type { countOnShelf, previewPlan, savePlan } from '@/server/plan/plan'
+import { DraftLine } from '../drafts/draft-line'
+import { useDraft } from '../drafts/use-draft'
 import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
@@ -33,6 +37,8 @@ import { useFilling } from './use-filling'
 interface Props {
   classId: string
   view: PlanView
+  standing: PlanDraft
+  draft: Draft<PlanDraft> | null
   session: { id: string; state: 'planned' | 'running' | 'done' } | null
   today: string
   games: { id: string; title: string }[]
@@ -45,12 +51,15 @@ interface Props {
   preview: Action<typeof previewPlan>
   save: Action<typeof savePlan>
   count: Action<typeof countOnShelf>
+  discard: Action<typeof discardDraft>
 }
 
 /** One session: who is where when, at which level, with what. */
 export function PlanEditor({
   classId,
   view: first,
+  standing,
+  draft: kept,
   session,
   today,
   games,
@@ -60,10 +69,12 @@ export function PlanEditor({
   preview,
   save,
   count,
+  discard,
 }: Props) {
   const router = useRouter()
   const [view, setView] = useState(first)
-  const [changed, setChanged] = useState(session === null || added || since !== null)
+  const draft = useDraft(classId, 'plan', standing, kept)
+  const changed = session === null || since !== null || draft.changed
   const { problems, busy, save: run, setProblems } = useSaving()
   const { plan } = view
   const { groupingId } = view
@@ -72,24 +83,46 @@ export function PlanEditor({
   // One id however often it is sent: a plan whose answer was lost is kept once.
   const keeping = useRef(newId())
 
+  // A game was put in the plan on the way here: that is a step like any other, and not to be taken again on a reload.
+  const addGame = useEffectEvent(() => {
+    if (!added) return
+    draft.take({ do: { groupingId, plan } })
+    window.history.replaceState(null, '', `/c/${classId}/plan`)
+  })
+  useEffect(() => {
+    addGame()
+  }, [])
+
   function replan(part: Partial<PlacedPlan>) {
     const next = { ...latest.current, ...part }
+    draft.take({ do: { groupingId, plan: next } })
+    show(next)
+  }
+
+  function show(next: PlacedPlan) {
     latest.current = next
     setView((before) => ({ ...before, plan: next }))
-    setChanged(true)
     look(next)
   }
 
   /** What the plan comes to; with the groups of now, where others were made since. */
-  function look(next: PlacedPlan) {
+  function look(next: PlacedPlan, madeFor = groupingId) {
     run(
-      () => preview({ classId, groupingId, plan: next }),
+      () => preview({ classId, groupingId: madeFor, plan: next }),
       (found) => {
         if (latest.current !== next) return
         latest.current = found.plan
         setView(found)
       },
     )
+  }
+
+  /** One step back or forth, or to what is planned: what that comes to has to be worked out. */
+  function goTo({ groupingId: madeFor, plan: to }: PlanDraft, take: () => void) {
+    filling.stop()
+    take()
+    latest.current = to
+    look(to, madeFor)
   }
 
   const filling = useFilling(
@@ -202,6 +235,19 @@ export function PlanEditor({
           </>
         )}
       </div>
+      <DraftLine
+        draft={draft}
+        what="plan"
+        busy={busy}
+        onUndo={() => draft.before && goTo(draft.before, () => draft.take('undo'))}
+        onRedo={() => draft.next && goTo(draft.next, () => draft.take('redo'))}
+        onDiscard={() =>
+          run(
+            () => discard({ classId, kind: 'plan' }),
+            () => goTo(standing, draft.cleared),
+          )
+        }
+      />
       <Problems problems={problems} />
       {problems.length > 0 && (
         <Button variant="quiet" size="sm" disabled={busy} onClick={() => look(latest.current)}>

@@ -2,19 +2,22 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { saysSomething, type MarkValue } from '@/core/evidence/mark'
+import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { Action } from '@/server/answer'
 import type { joinGroup } from '@/server/groups/join'
 import type { markAbsent, RunPage, tapClock } from '@/server/run'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
+import { KeysButton } from '../keys/keys-sheet'
+import { useShortcuts } from '../keys/use-shortcuts'
+import { keyOf, nextRow, notSeen, rowsOf, shortList } from './board'
 import { ChildSheet } from './child-sheet'
 import { Newcomers } from './newcomers'
 import { NotStored } from './not-stored'
 import { savedInWords } from './saved-in-words'
-import { StationColumn } from './station-column'
+import { markWords, StationColumn } from './station-column'
 import { clockInWords, useCountdown } from './use-countdown'
 import { useMarks } from './use-marks'
 
@@ -43,14 +46,12 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
   const names = new Map(
     page.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
   )
-  const seen = new Set(
-    page.visits.flatMap(({ id, children }) =>
-      children
-        .filter(({ id: child }) => isSet(marks.markOf(id, child)) || marks.othersOf(id, child).length > 0)
-        .map((child) => child.id),
-    ),
-  )
-  const unseen = [...names].filter(([id]) => !seen.has(id) && !absent.has(id)).map(([, name]) => name)
+  const unseen = notSeen(page.visits, absent, marks.markOf, marks.othersOf)
+  const columns = rowsOf(stations, visits)
+  /** The one row that Tab comes to; arrows lead from it to the others. */
+  const [stop, setStop] = useState<string | null>(null)
+  const all = columns.flat()
+  const current = all.find((row) => keyOf(row) === stop) ?? all[0]
 
   function tap(kind: Tap) {
     save(
@@ -63,15 +64,32 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
     )
   }
 
-  useEffect(() => {
-    function press(event: KeyboardEvent) {
-      const typing =
-        event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]')
-      if (!typing && event.key === 'u' && !event.ctrlKey && !event.metaKey) marks.undo()
-    }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
-  })
+  const judge = (visitId: string, pupilId: string, judged: Judgement) =>
+    marks.tap(visitId, pupilId, { judged, right: null, of: null })
+
+  useShortcuts([
+    { keys: '↑ ↓ ← →', title: 'From child to child', run: () => undefined },
+    ...judgements.map((judged, i) => ({
+      keys: String(i + 1),
+      title: `The child in focus: ${markWords[judged]}`,
+      run: () => {
+        const row = document.activeElement?.closest<HTMLElement>('[data-row]')?.dataset.row
+        const child = all.find((one) => keyOf(one) === row)
+        if (child && running && !absent.has(child.pupilId)) judge(child.visitId, child.pupilId, judged)
+      },
+    })),
+    { keys: 'u', title: 'Undo the last mark', run: marks.undo },
+  ])
+
+  /** Arrows lead from row to row: a class is marked without a tab stop for every sign. */
+  function steer(event: React.KeyboardEvent) {
+    const row = event.target instanceof HTMLElement && event.target.closest<HTMLElement>('[data-row]')
+    const next = row && nextRow(columns, row.dataset.row ?? '', event.key)
+    if (!next) return
+    event.preventDefault()
+    setStop(keyOf(next))
+    document.querySelector<HTMLElement>(`[data-row="${keyOf(next)}"] .child-name`)?.focus()
+  }
 
   const openVisit = open && page.visits.find(({ id }) => id === open.visitId)
   return (
@@ -128,8 +146,9 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
         <Link className="btn btn-plain" href={`/c/${classId}`}>
           Harbour
         </Link>
+        <KeysButton />
       </header>
-      <main className="run-stations">
+      <main className="run-stations" onKeyDown={steer}>
         <Problems problems={problems} />
         {marks.aside.length > 0 && (
           <NotStored aside={marks.aside} names={names} onRetry={marks.retry} onLetGo={marks.letGo} />
@@ -155,9 +174,9 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
             markOf={marks.markOf}
             othersOf={marks.othersOf}
             enabled={running}
-            onTap={(visitId, pupilId, judged) =>
-              marks.tap(visitId, pupilId, { judged, right: null, of: null })
-            }
+            stop={current ? keyOf(current) : null}
+            onFocus={setStop}
+            onTap={judge}
             onOpen={(visitId, pupilId) => setOpen({ visitId, pupilId })}
           />
         ))}
@@ -165,9 +184,7 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
       <footer className="run-foot small">
         <span className="grow ellipsis">
           <strong>{unseen.length === 0 ? 'Everyone seen today' : 'Not seen yet today:'}</strong>{' '}
-          {unseen.length > 6
-            ? `${unseen.slice(0, 5).join(', ')} and ${unseen.length - 5} more`
-            : unseen.join(', ')}
+          {shortList(unseen)}
         </span>
         {marks.last && (
           <Button variant="quiet" size="sm" onClick={marks.undo}>
@@ -204,5 +221,3 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
     </>
   )
 }
-
-const isSet = (mark: MarkValue | undefined) => mark !== undefined && saysSomething(mark)

@@ -3,11 +3,16 @@
 import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { MarkValue } from '@/core/evidence/mark'
 import type { RunPage, RunVisit } from '@/server/run'
+import { keyOf } from './board'
 import { Pennant } from '../pennant'
 import { modeInWords } from '../words'
 import { inWords, movedTo, setsOf } from './sets'
 
-const markWords: Record<Judgement, string> = { own: 'on their own', help: 'with help', notYet: 'not yet' }
+export const markWords: Record<Judgement, string> = {
+  own: 'on their own',
+  help: 'with help',
+  notYet: 'not yet',
+}
 
 type Child = RunVisit['children'][number]
 
@@ -20,6 +25,8 @@ export function StationColumn({
   markOf,
   othersOf,
   enabled,
+  stop,
+  onFocus,
   onTap,
   onOpen,
 }: {
@@ -30,6 +37,9 @@ export function StationColumn({
   markOf: (visitId: string, pupilId: string) => MarkValue | undefined
   othersOf: (visitId: string, pupilId: string) => readonly MarkValue[]
   enabled: boolean
+  /** The row that Tab comes to. */
+  stop: string | null
+  onFocus: (row: string) => void
   onTap: (visitId: string, pupilId: string, judged: Judgement) => void
   onOpen: (visitId: string, pupilId: string) => void
 }) {
@@ -66,6 +76,9 @@ export function StationColumn({
                   mark={markOf(visit.id, child.id)}
                   others={othersOf(visit.id, child.id)}
                   enabled={enabled}
+                  row={keyOf({ visitId: visit.id, pupilId: child.id })}
+                  stop={stop}
+                  onFocus={onFocus}
                   onTap={(judged) => onTap(visit.id, child.id, judged)}
                   onOpen={() => onOpen(visit.id, child.id)}
                 />
@@ -86,6 +99,9 @@ function ChildRow({
   mark,
   others,
   enabled,
+  row,
+  stop,
+  onFocus,
   onTap,
   onOpen,
 }: {
@@ -95,6 +111,9 @@ function ChildRow({
   mark: MarkValue | undefined
   others: readonly MarkValue[]
   enabled: boolean
+  row: string
+  stop: string | null
+  onFocus: (row: string) => void
   onTap: (judged: Judgement) => void
   onOpen: () => void
 }) {
@@ -104,9 +123,16 @@ function ChildRow({
   const beside = [moved, own?.range, seenBy.length > 0 && `also: ${seenBy.join(', ')}`]
     .filter(Boolean)
     .join(' · ')
+  const tabIndex = row === stop ? 0 : -1
   return (
-    <div className={away ? 'child away' : 'child'} role="group" aria-label={name}>
-      <button type="button" className="child-name" onClick={onOpen}>
+    <div
+      className={away ? 'child away' : 'child'}
+      role="group"
+      aria-label={name}
+      data-row={row}
+      onFocus={() => onFocus(row)}
+    >
+      <button type="button" className="child-name" tabIndex={tabIndex} onClick={onOpen}>
         {name}
         {away ? (
           <small>away</small>
@@ -121,6 +147,7 @@ function ChildRow({
           key={judged}
           type="button"
           className="mark"
+          tabIndex={tabIndex}
           disabled={!enabled || away}
           aria-pressed={mark?.judged === judged}
           aria-label={`${name} ${markWords[judged]}`}

@@ -90,8 +90,15 @@ export type PlacedPlan = Plan & { cells: Cell[] }
 export const stationAt = ({ stations }: Pick<Plan, 'stations'>, id: string): PlannedStation =>
   stations.find((station) => station.id === id)!
 
+/** The plan with a cell for every group that has one: those it names, or everybody moves on by one. */
+export function placed(plan: Plan, groupIds: readonly string[]): PlacedPlan {
+  const cells = plan.cells ?? everybodyMovesOn(plan, groupIds)
+  // A group that is no more leaves no cell behind.
+  return { ...plan, cells: cells.filter(({ groupId }) => groupIds.includes(groupId)) }
+}
+
 /** Everybody at the next station at each signal: cells to begin with. */
-export function everybodyMovesOn({ stations, slots }: Plan, groupIds: readonly string[]): Cell[] {
+function everybodyMovesOn({ stations, slots }: Plan, groupIds: readonly string[]): Cell[] {
   return rotate(groupIds.length, stations.length, slots).map(({ slot, group, station }) => ({
     slot,
     groupId: groupIds[group],

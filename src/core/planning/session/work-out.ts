@@ -5,7 +5,7 @@ import { materialsOf, type Need, type SlotDemand } from '../materials'
 import { isPrinted } from '../shelf'
 import { timetable, type Timetable } from '../timetable'
 import type { Figures, PlanContext } from './context'
-import { everybodyMovesOn, stationAt, type PlacedPlan, type Plan, type StationMode } from './plan'
+import { placed, stationAt, type PlacedPlan, type Plan, type StationMode } from './plan'
 import { ruledBy, showFirst } from './room'
 import type { Gap, PlannerInput, RuleConflict, Ruled } from './rules'
 import { keptSeater, partnersPast, seated, seaterFrom } from './seating'
@@ -66,14 +66,10 @@ export function workOut(
   const { groups, mode } = grouping
   const groupById = new Map(groups.map((group) => [group.id, group]))
   const order = new Map(groups.map(({ id }, position) => [id, position]))
-  const cells =
-    given.cells ??
-    everybodyMovesOn(
-      given,
-      groups.map(({ id }) => id),
-    )
-  // A group that is no more leaves no cell behind.
-  const plan: PlacedPlan = { ...given, cells: cells.filter(({ groupId }) => groupById.has(groupId)) }
+  const plan = placed(
+    given,
+    groups.map(({ id }) => id),
+  )
   const table = new LevelTable(plan, grouping, figures)
   const partners = partnersPast(seatedBefore)
   const visits = seated(

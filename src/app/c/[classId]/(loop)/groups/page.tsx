@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { groupsPage } from '@/server/groups/groups'
 import { GroupsPage } from '@/ui/groups/groups-page'
 import { load } from '../../../../load'
+import { discardDraftAction } from '../../drafts/actions'
 import { earlierGroupsAction, gameFitAction, saveGroupsAction } from './actions'
 
 export const metadata: Metadata = { title: 'Groups' }
@@ -17,6 +18,7 @@ export default async function Groups({ params }: { params: Promise<{ classId: st
       gameFit={gameFitAction}
       earlierGroups={earlierGroupsAction}
       save={saveGroupsAction}
+      discard={discardDraftAction}
     />
   )
 }

@@ -4,6 +4,7 @@ import { planPage } from '@/server/plan/plan'
 import { load } from '../../../../load'
 import { only, type Query } from '../query'
 import { PlanEditor } from '@/ui/plan/plan-editor'
+import { discardDraftAction } from '../../drafts/actions'
 import { countOnShelfAction, previewAction, savePlanAction } from './actions'
 
 export const metadata: Metadata = { title: 'Plan' }
@@ -17,7 +18,7 @@ export default async function Plan({ params, searchParams }: Props) {
   const { classId } = await params
   const add = only((await searchParams).add)
   const page = await load(planPage, { classId, add })
-  if (!page.view)
+  if (!page.view || !page.standing)
     return (
       <div className="empty">
         <h1>Groups come before the plan</h1>
@@ -29,9 +30,11 @@ export default async function Plan({ params, searchParams }: Props) {
     )
   return (
     <PlanEditor
-      key={`${page.session?.id ?? 'new'} ${page.added ? add : ''}`}
+      key={page.session?.id ?? 'new'}
       classId={classId}
       view={page.view}
+      standing={page.standing}
+      draft={page.draft}
       session={page.session}
       today={page.today}
       games={page.games}
@@ -41,6 +44,7 @@ export default async function Plan({ params, searchParams }: Props) {
       preview={previewAction}
       save={savePlanAction}
       count={countOnShelfAction}
+      discard={discardDraftAction}
     />
   )
 }
