@@ -1,5 +1,6 @@
 import type { Band } from '@/core/grouping/fit-cost'
 import { ownBand } from '@/core/evidence/fit'
+import { isKnown } from '@/core/evidence/own-step'
 import type { YearGroup } from '@/core/evidence/prior'
 import { strandIds, type StrandId } from '@/core/skills'
 import { estimatesOf, pupilsOf, type EstimateRow } from '@/data/queries/pupils'
@@ -19,6 +20,8 @@ export interface Child {
   rightAlone: Record<StrandId, readonly number[]>
   /** Strands on which the child was placed or seen; on the others the year group's usual step stands. */
   followed: StrandId[]
+  /** Strands on which too little was seen to say how a level fits. */
+  notKnown: StrandId[]
 }
 
 export const fittingBand: Band = ownBand
@@ -40,6 +43,7 @@ export async function childrenOf(scope: ClassScope): Promise<Child[]> {
       rightAlone: Object.fromEntries(
         all.map((row) => [row.strand, row.rightAlone]),
       ) as unknown as Child['rightAlone'],
+      notKnown: all.flatMap((row) => (isKnown(row) ? [] : [row.strand])),
       followed: strandIds.filter((strand) => own.has(strand)),
     }
   })

@@ -5,7 +5,7 @@ import type { analyseInputSchema } from '@/core/analysis/analyse'
 import { levelMeasureSchema, measureLevel, type LevelMeasure } from '@/core/analysis/level-measure'
 import type { ProfileStep } from '@/core/evidence/fit'
 import { gameOf } from '@/core/games'
-import { successAt as successBy } from '@/core/planning/session/levels'
+import { mainStrand as mainStrandBy, successAt as successBy } from '@/core/planning/session/levels'
 import type { StrandId } from '@/core/skills'
 
 /** Pure results of pure input: on globalThis, because what starts the server and what answers requests are bundled apart. */
@@ -48,12 +48,6 @@ export const successAt = (
   )
 
 /** The strand a game practises most, over its levels. */
-export function mainStrand(gameId: string): StrandId {
-  const total = new Map<StrandId, number>()
-  for (const { id } of gameOf(gameId).levels)
-    for (const { strand, share } of levelProfile(gameId, id))
-      total.set(strand, (total.get(strand) ?? 0) + share)
-  return [...total].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0]
-}
+export const mainStrand = (gameId: string): StrandId => mainStrandBy(gameId, { profile: levelProfile })
 
 export type FiguresInput = z.input<typeof analyseInputSchema>

@@ -7,12 +7,13 @@ import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { strandIds } from '@/core/skills'
 import type { YearGroup } from '@/core/evidence/prior'
 import { inBand, fitCost } from '@/core/grouping/fit-cost'
+import { countInZone, type InZone } from '@/core/grouping/in-zone'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { groupingOf } from '@/data/queries/groupings'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
-import { levelMeasure, successAt, type FiguresInput } from './figures'
+import { levelMeasure, mainStrand, successAt, type FiguresInput } from './figures'
 import { soFar, stopAsking, type SoFar } from './heavy/threads'
 import { readingClass } from './use-case'
 
@@ -47,7 +48,7 @@ export interface GameRow {
   to: number
   needs: string[]
   /** Children of the group inside their zone at the level; null where no group is chosen. */
-  fitting: { of: number; inZone: number } | null
+  fitting: InZone | null
   fits: boolean
   /** Tried and quick to lay out: what a new user sees first. */
   starter: boolean
@@ -79,7 +80,17 @@ function bestLevel(gameId: string, children: readonly Child[], allowed: readonly
       : success.reduce((sum, row) => sum + fitCost(row[level], fittingBand), 0),
   )
   const level = costs.indexOf(Math.min(...costs))
-  return { level, inZone: success.filter((row) => inBand(row[level], fittingBand)).length }
+  const strand = mainStrand(gameId)
+  return {
+    level,
+    zone: countInZone(
+      success.map((row, child) => ({
+        success: row[level],
+        known: !children[child].notKnown.includes(strand),
+      })),
+    ),
+    fitting: success.filter((row) => inBand(row[level], fittingBand)).length,
+  }
 }
 
 async function groupsWithChildren(scope: ClassScope) {
@@ -99,7 +110,7 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId
     const allowed = game.levels.flatMap(({ id }, index) =>
       suits(levelMeasure(game.id, id), filter) ? [index] : [],
     )
-    const { level, inZone } = bestLevel(game.id, chosen?.children ?? [], allowed)
+    const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
     const { id: levelId, title, params } = game.levels[level]
     const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)
     const finishInSlot = within[setOf]?.[filter.slotMinutes] ?? 1
@@ -115,13 +126,13 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId
       minutes: minutes && { p10: minutes.p10, p50: minutes.p50, p90: minutes.p90, finishInSlot, method },
       to,
       needs: items,
-      fitting: chosen && { of: chosen.children.length, inZone },
+      fitting: chosen && zone,
       fits:
         allowed.length > 0 &&
         suitsRoom(game, items, filter) &&
         (!game.room.timed || !tooYoungForTheClock.includes(scope.classroom.yearGroup)) &&
         finishInSlot >= likelyEnough &&
-        (chosen === null || inZone * 2 >= chosen.children.length),
+        (chosen === null || fitting * 2 >= chosen.children.length),
       starter: starters.includes(game.id),
     }
   })

@@ -1,6 +1,7 @@
 import type { Advice } from '@/core/analysis/advice'
 import type { SeenAt } from '@/core/evidence/seen'
 import type { Suggestion } from '@/core/evidence/suggestion'
+import type { InZone } from '@/core/grouping/in-zone'
 import { stepOf, type StrandId } from '@/core/skills'
 import type { NamedFit } from '@/server/suggestions'
 
@@ -10,6 +11,12 @@ export const hundredths = (share: number) => String(Math.round(share * 100))
 /** One decimal where it says something: 7.6, 61. */
 export const few = (value: number) =>
   value < 20 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value))
+
+/** “3 of 4 in zone, 1 not known yet” */
+export function zoneInShort({ fitting, known, notKnown }: InZone): string {
+  if (known === 0) return 'nobody known yet'
+  return `${fitting} of ${known} in zone${notKnown > 0 ? `, ${notKnown} not known yet` : ''}`
+}
 
 /** “1 child”, “2 children”. */
 export const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`

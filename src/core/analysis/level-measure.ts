@@ -82,6 +82,22 @@ function otherSets({ players: { min, max } }: AnyGame, usual: number): number[] 
   return sizes
 }
 
+/** Minutes within which half of the games of a level end; null: the time ends it, or they last longer than is counted. */
+export function usualMinutes(
+  game: AnyGame,
+  params: unknown,
+  { within, minutes }: LevelMeasure,
+  players: number,
+): number | null {
+  if (minutes === null) return null
+  const known = within[players] ?? withinMinutes(analyse(measuringInput(game, params, players)))
+  const full = known?.findIndex((share) => share >= 0.5) ?? -1
+  if (!known || full < 1) return null
+  // Between two whole minutes in proportion: half a minute and one are not the same slot.
+  const [before, after] = [known[full - 1], known[full]]
+  return full - 1 + (0.5 - before) / (after - before)
+}
+
 /** Chance that a game of a level ends in a slot of whole minutes; null: the time ends it. Measured where it was, else worked out. */
 export function finishInSlot(
   game: AnyGame,

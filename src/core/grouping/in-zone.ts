@@ -10,6 +10,16 @@ export interface InZone {
   notKnown: number
 }
 
+/** Counts those in their zone, of whom enough was seen to say so. */
+export function countInZone(children: readonly { success: number; known: boolean }[]): InZone {
+  const known = children.filter((child) => child.known)
+  return {
+    fitting: known.filter(({ success }) => inBand(success, ownBand)).length,
+    known: known.length,
+    notKnown: children.length - known.length,
+  }
+}
+
 /** The share a child can be expected to get right alone at a level. */
 const successAtLevel = ({ levels, success }: ClassFit, child: string, levelId: string): number =>
   success[child][
@@ -33,14 +43,14 @@ export const successInGroup = (
  */
 export function childrenInZone(fit: ClassFit, { groups, own }: Pick<Groups, 'groups' | 'own'>): InZone {
   const notKnown = new Set(fit.notKnown)
-  const all = groups.flatMap((group) => group.pupils.map((child) => ({ child, group })))
-  const known = all.filter(({ child }) => !notKnown.has(child))
-  return {
-    fitting: known.filter(({ child, group }) => inBand(successInGroup(fit, child, group, own), ownBand))
-      .length,
-    known: known.length,
-    notKnown: all.length - known.length,
-  }
+  return countInZone(
+    groups.flatMap((group) =>
+      group.pupils.map((child) => ({
+        success: successInGroup(fit, child, group, own),
+        known: !notKnown.has(child),
+      })),
+    ),
+  )
 }
 
 /** How far the children are from their zone at a level, summed up. */

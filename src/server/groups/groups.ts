@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { isKnown } from '@/core/evidence/own-step'
 import { games, gameIdSchema, gameOf } from '@/core/games'
 import type { GroupsDraft } from '@/core/grouping/draft'
 import { inBand } from '@/core/grouping/fit-cost'
@@ -67,7 +66,7 @@ function fitAt(gameId: string, children: readonly Child[]): ClassFit {
     levels: gameOf(gameId).levels.map(({ id, title }) => ({ id, title })),
     success: Object.fromEntries(children.map(({ id }, child) => [id, success[child]])),
     abilities: Object.fromEntries(children.map(({ id, estimates }) => [id, estimates[strand].mean])),
-    notKnown: children.flatMap(({ id, estimates }) => (isKnown(estimates[strand]) ? [] : [id])),
+    notKnown: children.flatMap(({ id, notKnown }) => (notKnown.includes(strand) ? [id] : [])),
   }
 }
 

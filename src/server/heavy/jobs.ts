@@ -2,7 +2,7 @@ import { adviceIn, tryChanges, type Advice } from '@/core/analysis/advice'
 import { analyse, analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import { factTable, type FactTable } from '@/core/analysis/fact-table'
 import type { Practice } from '@/core/analysis/figures'
-import { finishInSlot } from '@/core/analysis/level-measure'
+import { finishInSlot, usualMinutes } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf } from '@/core/games'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
@@ -26,6 +26,11 @@ const figures: Figures = {
     const made = finishInSlot(game, params, levelMeasure(gameId, levelId), players, slotMinutes)
     known.set(key, made)
     return made
+  },
+  usualMinutes(gameId, levelId, players) {
+    const game = gameOf(gameId)
+    const { params } = game.levels.find(({ id }) => id === levelId)!
+    return usualMinutes(game, params, levelMeasure(gameId, levelId), players)
   },
 }
 

@@ -29,8 +29,8 @@ function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child
         id: groupId,
         pennant,
         pupils: present.map((pupilId) => {
-          const { name, rightAlone } = byId.get(pupilId)!
-          return { id: pupilId, name, rightAlone }
+          const { name, rightAlone, notKnown } = byId.get(pupilId)!
+          return { id: pupilId, name, rightAlone, notKnown }
         }),
         pairs: present.map((pupilId) => pairs[pupilId] ?? null),
       }

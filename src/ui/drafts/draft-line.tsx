@@ -35,7 +35,7 @@ export function DraftLine({
   if (keeping.state === 'other')
     return (
       <div className="draft-line other" role="alert">
-        <span className="grow">
+        <span className="small">
           {keeping.there
             ? `These ${what} were changed in another place at ${keeping.there.savedAt}. Neither is lost: the one you leave is one step behind.`
             : `These ${what} were kept or discarded in another place.`}
@@ -51,7 +51,7 @@ export function DraftLine({
   if (!changed && !canUndo && !canRedo) return null
   return (
     <div className="draft-line">
-      <span className="grow small" role="status">
+      <span className="small" role="status">
         {changed ? keptInWords(keeping) : 'As in use'}
       </span>
       <Button variant="plain" size="sm" disabled={!canUndo || busy} onClick={onUndo}>

@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import type { GameRow, GamesFilter as Filter } from '@/server/games'
 import { LengthStrip } from '../charts/length-strip'
+import { zoneInShort } from '../words'
 import { GamesFilter } from './games-filter'
 
 interface Props {
@@ -84,11 +85,7 @@ function Row({ row, classId, filter }: { row: GameRow; classId: string; filter: 
       </div>
       <div className="game-level small">
         {row.level}
-        {row.fitting && (
-          <div className="muted">
-            {row.fitting.inZone} of {row.fitting.of} in their zone
-          </div>
-        )}
+        {row.fitting && <div className="muted">{zoneInShort(row.fitting)}</div>}
       </div>
       <div className="game-players small">
         {row.players.min === row.players.max

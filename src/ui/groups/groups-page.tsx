@@ -233,15 +233,16 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
         suggested={regroupings !== null}
         onSave={() => keep()}
         onSuggest={suggest}
-      />
-      <DraftLine
-        draft={table.draft}
-        what="groups"
-        busy={busy || worker.busy}
-        onUndo={() => travel('undo')}
-        onRedo={() => travel('redo')}
-        onDiscard={throwAway}
-      />
+      >
+        <DraftLine
+          draft={table.draft}
+          what="groups"
+          busy={busy || worker.busy}
+          onUndo={() => travel('undo')}
+          onRedo={() => travel('redo')}
+          onDiscard={throwAway}
+        />
+      </Headline>
       <Problems
         problems={[
           ...problems,

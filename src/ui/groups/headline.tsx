@@ -25,6 +25,7 @@ export function Headline({
   suggested,
   onSave,
   onSuggest,
+  children,
 }: {
   classId: string
   title: string
@@ -38,6 +39,8 @@ export function Headline({
   suggested: boolean
   onSave: () => void
   onSuggest: () => void
+  /** Where the draft stands. */
+  children: React.ReactNode
 }) {
   // Moves are looked for from one level to the next; own ranges have no such moves.
   const movable = modeWords[mode] === undefined
@@ -49,6 +52,7 @@ export function Headline({
           {game}
           {modeWords[mode]} · {versionInWords(version, changed)}
         </p>
+        {children}
       </div>
       {search.busy ? (
         <div className="filling" role="status">
@@ -82,8 +86,8 @@ export function Headline({
 }
 
 function versionInWords(version: GroupsPage['version'], changed: boolean): string {
-  if (!version) return 'a first proposal, not saved yet'
+  if (!version) return 'a first proposal, not in use yet'
   return changed
-    ? `changed from version ${version.number}, not saved`
+    ? `changed from version ${version.number}, not in use yet`
     : `version ${version.number}, since ${dayInShort(version.day)}`
 }

@@ -42,7 +42,7 @@ interface Props {
   session: { id: string; state: 'planned' | 'running' | 'done' } | null
   today: string
   games: { id: string; title: string }[]
-  /** A game was put in the plan on the way here: not saved yet. */
+  /** A game was put in the plan on the way here: not kept yet. */
   added: boolean
   /** What has changed since the plan was kept. */
   since: 'groups' | 'levels' | null
@@ -186,6 +186,19 @@ export function PlanEditor({
             minutes
             {since && <strong>{sinceWords[since]}</strong>}
           </p>
+          <DraftLine
+            draft={draft}
+            what="plan"
+            busy={busy}
+            onUndo={() => draft.before && goTo(draft.before, () => draft.take('undo'))}
+            onRedo={() => draft.next && goTo(draft.next, () => draft.take('redo'))}
+            onDiscard={() =>
+              run(
+                () => discard({ classId, kind: 'plan' }),
+                () => goTo(standing, draft.cleared),
+              )
+            }
+          />
           {waiting.length > 0 && (
             <p className="small">
               Not in a group yet, so not in this plan: <strong>{waiting.join(', ')}</strong>.{' '}
@@ -235,19 +248,6 @@ export function PlanEditor({
           </>
         )}
       </div>
-      <DraftLine
-        draft={draft}
-        what="plan"
-        busy={busy}
-        onUndo={() => draft.before && goTo(draft.before, () => draft.take('undo'))}
-        onRedo={() => draft.next && goTo(draft.next, () => draft.take('redo'))}
-        onDiscard={() =>
-          run(
-            () => discard({ classId, kind: 'plan' }),
-            () => goTo(standing, draft.cleared),
-          )
-        }
-      />
       <Problems problems={problems} />
       {problems.length > 0 && (
         <Button variant="quiet" size="sm" disabled={busy} onClick={() => look(latest.current)}>

@@ -2,11 +2,11 @@
 
 import Form from 'react-bootstrap/Form'
 import { groupNames } from '@/core/grouping/pennants'
-import type { PlannedVisit } from '@/core/planning/session/visits'
+import type { PlannedVisit, ShortGame } from '@/core/planning/session/visits'
 import type { Conflict, PlanView } from '@/core/planning/session/work-out'
 import { Options } from '../options'
 import { Pennant } from '../pennant'
-import { hundredths, many } from '../words'
+import { few, hundredths, many, zoneInShort } from '../words'
 import type { At } from './placing'
 
 interface Changes {
@@ -113,7 +113,7 @@ function Visit({
   where: string
   onLevel: Changes['onLevel']
 }) {
-  const { slot, groupId, stationId, levelId, ranges, sets, fitting, children } = visit
+  const { slot, groupId, stationId, levelId, ranges, sets, zone, short } = visit
   const { title, levels } = view.stations.find(({ id }) => id === stationId)!
   return (
     <>
@@ -132,11 +132,16 @@ function Visit({
         </Form.Select>
       )}
       <div className="tiny muted">
-        {fitting} of {children} in zone · {sets.join(' + ')}
+        {zoneInShort(zone)} · {sets.join(' + ')}
       </div>
+      {short && <div className="tiny short-game">{shortInWords(short)}</div>}
     </>
   )
 }
+
+/** A game that is over long before the slot: how many fit into it, or which level takes longer. */
+const shortInWords = ({ usualMinutes, games, longer }: ShortGame) =>
+  `About ${few(usualMinutes)} min: ${few(games)} games${longer ? `, or ${longer.title}` : ''}`
 
 /** A padlock, shut where the group stays. */
 const PinSign = ({ shut }: { shut: boolean }) => (
@@ -185,6 +190,10 @@ function conflictInWords(conflict: Conflict): string {
       return 'Here a second time.'
     case 'too-long':
       return `Ends in the slot ${hundredths(conflict.finishInSlot)} times in 100.`
+    case 'nobody-in-zone':
+      return `Nobody of ${conflict.known} in their zone.`
+    case 'too-hard':
+      return `Too hard for ${conflict.children} of ${conflict.known}: right alone less than half the time.`
     case 'too-few':
       return `Needs at least ${many(conflict.least, 'child', 'children')}.`
     case 'adult':

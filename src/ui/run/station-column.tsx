@@ -53,6 +53,9 @@ export function StationColumn({
       </div>
       <div className="tiny muted">{modeInWords[station.mode]}</div>
       <div className="look-for tiny">{station.lookFor}</div>
+      <div className="early tiny">
+        <strong>Done early?</strong> {station.finishEarly}
+      </div>
       {visits.length === 0 && <p className="muted small">Empty in this slot.</p>}
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">

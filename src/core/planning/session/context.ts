@@ -11,6 +11,8 @@ export interface PlannedChild {
   name: string
   /** Per strand and step of its ladder: expected share right alone. */
   rightAlone: Record<StrandId, readonly number[]>
+  /** Strands on which too little was seen to say how a level fits. */
+  notKnown: readonly StrandId[]
 }
 
 /** The groups a plan is made for, with the children who are still in the class. */
@@ -34,6 +36,8 @@ export interface Figures {
   profile(gameId: string, levelId: string): readonly ProfileStep[]
   /** Chance that a game of a set ends in a slot; null: the time ends it. */
   finish(gameId: string, levelId: string, players: number, slotMinutes: number): number | null
+  /** Minutes within which half of the games of a set end; null: the time ends it, or they last longer than is counted. */
+  usualMinutes(gameId: string, levelId: string, players: number): number | null
 }
 
 /** What the rules of the room are about beside the plan: the shelf, and what was played before. */

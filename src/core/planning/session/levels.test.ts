@@ -26,7 +26,7 @@ function childAt(id: string, ability: number): PlannedChild {
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone }
+  return { id, name: id, rightAlone, notKnown: [] }
 }
 
 const group = (abilities: number[], pairs?: (number | null)[]) => ({
@@ -69,6 +69,8 @@ test('a level the teacher set stands for all; an empty group has one too', () =>
     level: 0,
     own: null,
     fitting: 0,
+    zone: { fitting: 0, known: 0, notKnown: 0 },
+    tooHard: 0,
     success: 0,
   })
 })

@@ -1,8 +1,10 @@
 import { expectedSuccess, ownBand } from '../../evidence/fit'
 import { gameOf } from '../../games'
 import { inBand } from '../../grouping/fit-cost'
+import { countInZone, type InZone } from '../../grouping/in-zone'
 import type { GroupingMode } from '../../grouping/mode'
 import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem'
+import type { StrandId } from '../../skills'
 import type { Figures, PlannedChild, PlannedGroup } from './context'
 
 /** The level at which a group plays a game, and who plays at another. */
@@ -10,9 +12,25 @@ export interface GroupLevel {
   level: number
   /** Along the group: level of each child where they have own ranges in the same game. */
   own: number[] | null
+  /** Of all children, known or not, those in their zone by what is believed of them: what a plan is made by. */
   fitting: number
+  /** Of those known, what is told. */
+  zone: InZone
+  /** Of those known, who can be expected to be right alone less than half the time. */
+  tooHard: number
   /** Mean success to expect. */
   success: number
+}
+
+/** Right alone less often than this, a level is too hard to be played without help. */
+const hard = 0.5
+
+/** The strand a game practises most, over its levels: whether a child is known is asked there. */
+export function mainStrand(gameId: string, { profile }: Pick<Figures, 'profile'>): StrandId {
+  const total = new Map<StrandId, number>()
+  for (const { id } of gameOf(gameId).levels)
+    for (const { strand, share } of profile(gameId, id)) total.set(strand, (total.get(strand) ?? 0) + share)
+  return [...total].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0]
 }
 
 /** Expected success of each child at each level of a game; shape [child][level]. */
@@ -40,12 +58,21 @@ export function levelOfGroup(
   const success = successAt(gameId, pupils, figures)
   const sum = (at: (child: number) => number) =>
     pupils.reduce((total, _, child) => total + success[child][at(child)], 0)
-  const of = (level: number, at: (child: number) => number, own: number[] | null): GroupLevel => ({
-    level,
-    own,
-    fitting: pupils.filter((_, child) => inBand(success[child][at(child)], ownBand)).length,
-    success: pupils.length === 0 ? 0 : sum(at) / pupils.length,
-  })
+  const strand = mainStrand(gameId, figures)
+  const of = (level: number, at: (child: number) => number, own: number[] | null): GroupLevel => {
+    const there = pupils.map(({ notKnown }, child) => ({
+      success: success[child][at(child)],
+      known: !notKnown.includes(strand),
+    }))
+    return {
+      level,
+      own,
+      fitting: there.filter((child) => inBand(child.success, ownBand)).length,
+      zone: countInZone(there),
+      tooHard: there.filter((child) => child.known && child.success < hard).length,
+      success: pupils.length === 0 ? 0 : sum(at) / pupils.length,
+    }
+  }
   if (chosen !== null) return of(chosen, () => chosen, null)
   const cheapest = levelFinder(gameId, success)
   const all = pupils.map((_, child) => child)

@@ -1,9 +1,20 @@
 import { gameOf } from '../../games'
 import { splitIntoSets } from '../../games/sets'
+import type { InZone } from '../../grouping/in-zone'
 import type { Seats } from '../seating/partners'
 import type { Figures, PlannedGroup, PlannedGrouping } from './context'
 import { levelOfGroup, type GroupLevel } from './levels'
 import { stationAt, type Cell, type Plan } from './plan'
+
+/** A game that takes less than a third of its slot: what then. */
+export interface ShortGame {
+  /** Minutes within which half of the games end. */
+  usualMinutes: number
+  /** About so many fit into the slot. */
+  games: number
+  /** A level of the game that fits the group as well and takes longer; null: there is none. */
+  longer: { levelId: string; title: string } | null
+}
 
 export interface PlannedVisit {
   slot: number
@@ -22,9 +33,14 @@ export interface PlannedVisit {
   /** Pairs who play together twice running. */
   partnersAgain: [string, string][]
   children: number
-  fitting: number
+  /** Of the children known on what the game practises most: how many are in their zone. */
+  zone: InZone
+  /** Of those known, for whom it is too hard. */
+  tooHard: number
   /** Chance that the largest set's game ends in the slot; null: time-boxed. */
   finishInSlot: number | null
+  /** The game is usually over long before the slot; null: it is not. */
+  short: ShortGame | null
   chosen: boolean
   pinned: boolean
 }
@@ -62,7 +78,7 @@ export class LevelTable {
     return made
   }
 
-  private at(gameId: string, groupId: string, chosen: number | null): GroupLevel {
+  at(gameId: string, groupId: string, chosen: number | null): GroupLevel {
     return levelOfGroup(gameId, this.groups.get(groupId)!, this.grouping.mode, chosen, this.figures)
   }
 }
@@ -73,7 +89,7 @@ export type UnseatedVisit = Omit<PlannedVisit, 'seats' | 'partnersAgain'>
 export function visitAt(plan: Plan, { pupils }: PlannedGroup, cell: Cell, table: LevelTable): UnseatedVisit {
   const { gameId } = stationAt(plan, cell.stationId)
   const game = gameOf(gameId)
-  const { level, own, fitting, chosen } = table.of(cell)
+  const { level, own, zone, tooHard, chosen } = table.of(cell)
   const sets = splitIntoSets(pupils.length, game.players)
   const { id: levelId, title: levelTitle } = game.levels[level]
   const ranges = own
@@ -94,12 +110,49 @@ export function visitAt(plan: Plan, { pupils }: PlannedGroup, cell: Cell, table:
     ),
     sets,
     children: pupils.length,
-    fitting,
+    zone,
+    tooHard,
+    short: own ? null : shortGame(plan, cell, sets, level, table),
     finishInSlot: finishOf(gameId, levelId, sets, plan.slotMinutes, table.figures),
     chosen,
     pinned: cell.pinned,
   }
 }
+
+/** What to do with a slot that the game of the largest set usually fills less than a third of. */
+function shortGame(
+  plan: Plan,
+  cell: Cell,
+  sets: readonly number[],
+  level: number,
+  table: LevelTable,
+): ShortGame | null {
+  const { gameId } = stationAt(plan, cell.stationId)
+  const { levels } = gameOf(gameId)
+  const { slotMinutes } = plan
+  const players = Math.max(1, ...sets)
+  const usual = (levelId: string) => table.figures.usualMinutes(gameId, levelId, players)
+  const usualMinutes = usual(levels[level].id)
+  if (usualMinutes === null || usualMinutes * 3 >= slotMinutes) return null
+  const here = table.at(gameId, cell.groupId, level)
+  const longer = levels.filter(({ id }, index) => {
+    const minutes = usual(id)
+    if (minutes === null || minutes * 3 < slotMinutes) return false
+    const finish = finishOf(gameId, id, sets, slotMinutes, table.figures)
+    return (
+      (finish ?? 1) >= likelyEnough &&
+      table.at(gameId, cell.groupId, index).fitting >= Math.max(1, here.fitting)
+    )
+  })[0]
+  return {
+    usualMinutes,
+    games: Math.max(2, Math.round(slotMinutes / usualMinutes)),
+    longer: longer ? { levelId: longer.id, title: longer.title } : null,
+  }
+}
+
+/** Ends in the slot so often: nobody need wait for the end. */
+export const likelyEnough = 0.8
 
 /** Chance that a game of the largest set ends in a slot; null: time-boxed. */
 export const finishOf = (

@@ -9,11 +9,13 @@ import { placed, stationAt, type PlacedPlan, type Plan, type StationMode } from 
 import { ruledBy, showFirst } from './room'
 import type { Gap, PlannerInput, RuleConflict, Ruled } from './rules'
 import { keptSeater, partnersPast, seated, seaterFrom } from './seating'
-import { LevelTable, materialsAt, visitAt, type PlannedVisit } from './visits'
+import { LevelTable, likelyEnough, materialsAt, visitAt, type PlannedVisit } from './visits'
 
 export type Conflict =
   | { kind: 'again'; slot: number; groupId: string }
   | { kind: 'too-long'; slot: number; groupId: string; finishInSlot: number }
+  | { kind: 'nobody-in-zone'; slot: number; groupId: string; known: number }
+  | { kind: 'too-hard'; slot: number; groupId: string; children: number; known: number }
   | { kind: 'too-few'; slot: number; groupId: string; least: number }
   | RuleConflict
 
@@ -54,8 +56,6 @@ export interface PlanView {
   /** Pages to print for all stations at once. */
   print: Need[]
 }
-
-const likelyEnough = 0.8
 
 /** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. */
 export function workOut(
@@ -139,15 +139,27 @@ function demandsOf(plan: Plan, visit: PlannedVisit, station: number): SlotDemand
 }
 
 function conflictsOf(plan: Plan, visits: readonly PlannedVisit[]): Conflict[] {
-  return visits.flatMap(({ slot, groupId, stationId, children, finishInSlot }): Conflict[] => {
+  return visits.flatMap((visit): Conflict[] => {
+    const { slot, groupId, stationId, children, finishInSlot } = visit
     const { players } = gameOf(stationAt(plan, stationId).gameId)
     const before = visits.some(
-      (visit) => visit.groupId === groupId && visit.stationId === stationId && visit.slot < slot,
+      (one) => one.groupId === groupId && one.stationId === stationId && one.slot < slot,
     )
-    const again: Conflict[] = before ? [{ kind: 'again', slot, groupId }] : []
-    if (children < players.min) return [...again, { kind: 'too-few', slot, groupId, least: players.min }]
+    const found: Conflict[] = [
+      ...(before ? [{ kind: 'again' as const, slot, groupId }] : []),
+      ...misfitOf(visit),
+    ]
+    if (children < players.min) return [...found, { kind: 'too-few', slot, groupId, least: players.min }]
     if (finishInSlot !== null && finishInSlot < likelyEnough)
-      return [...again, { kind: 'too-long', slot, groupId, finishInSlot }]
-    return again
+      return [...found, { kind: 'too-long', slot, groupId, finishInSlot }]
+    return found
   })
+}
+
+/** A level that is wrong for the group as a whole, where at least half of it is known. */
+function misfitOf({ slot, groupId, children, zone, tooHard }: PlannedVisit): Conflict[] {
+  const { known, fitting } = zone
+  if (known === 0 || known * 2 < children) return []
+  if (tooHard * 2 > known) return [{ kind: 'too-hard', slot, groupId, children: tooHard, known }]
+  return fitting === 0 ? [{ kind: 'nobody-in-zone', slot, groupId, known }] : []
 }
