@@ -1,4 +1,5 @@
 import { Person } from './support/browser'
+import { makeClass, toReady } from './support/class'
 import { startServer, type TestServer } from './support/server'
 
 let server: TestServer
@@ -8,21 +9,17 @@ let base: string
 beforeAll(async () => {
   server = await startServer()
   person = await Person.at(server.url)
-  await person.goTo('/')
-  await person.sees(/Who is in your class/)
-  await person.enter('Name of the class', 'Plover Class')
-  await person.choose('Year group', 'Year 1')
-  await person.paste(
-    'Children',
-    ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne'].join('\n'),
-  )
-  await person.press('Create class of 8')
-  await person.sees(/Nobody is known yet/)
-  base = new URL(await person.driver.getCurrentUrl()).pathname.split('/').slice(0, 3).join('/')
-  await person.press('Use these groups')
-  await person.press('To the plan')
-  await person.press('Ready')
-  await person.sees(/Slot 1 of/)
+  base = await makeClass(person, 'Plover Class', [
+    'Ama',
+    'Bruno',
+    'Chidi',
+    'Dalia',
+    'Emre',
+    'Freya',
+    'Goran',
+    'Hanne',
+  ])
+  await toReady(person)
 })
 afterAll(async () => {
   await person?.leave()

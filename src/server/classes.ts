@@ -1,10 +1,12 @@
 import { z } from 'zod'
+import { isToCome } from '@/core/evidence/begun'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
 import { isName, longestName, readChildren, readTable, type LineProblem } from '@/core/formats/class-list'
 import { hasStep, placedStrands, strandIds, strandSets, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { placementOf } from '@/data/queries/estimates'
 import { lockPupils } from '@/data/queries/observations'
+import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { serverDatabase } from '@/data/server-database'
 import { classesOf, classExists, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
@@ -231,6 +233,8 @@ export const saveLinks = changingClass(linksSchema, async (scope, { links, adult
 })
 
 interface StrandCell {
+  /** Still to be begun: the rest is what is usual, and says nothing of the child. */
+  toCome: boolean
   /** Id of the step; null: every step is secure. */
   workingStep: string | null
   p10: number
@@ -264,13 +268,14 @@ const tableSchema = classIdSchema.extend({
 
 /** The class table: every child with the working step of some strands; where nothing is known, the year group's usual step. */
 export const classTable = readingClass(tableSchema, async (scope, { set }) => {
-  const [pupils, gone, estimates, links, placements, style] = await Promise.all([
+  const [pupils, gone, estimates, links, placements, style, grouping] = await Promise.all([
     pupilsOf(scope),
     leftPupilsOf(scope),
     estimatesOf(scope),
     linksOf(scope),
     placementsOf(scope),
     houseStyleOf(scope),
+    groupingOf(scope),
   ])
   const shown = inSkipOrder(strandSets.find(({ id }) => id === set)!.strands, style.skipOrder)
   const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup, adultNear }) => {
@@ -284,7 +289,10 @@ export const classTable = readingClass(tableSchema, async (scope, { set }) => {
       cells: Object.fromEntries(
         shown.map((strand) => [
           strand,
-          own.find((row) => row.strand === strand) ?? estimateByYear(strand, yearGroup),
+          {
+            ...(own.find((row) => row.strand === strand) ?? estimateByYear(strand, yearGroup)),
+            toCome: isToCome(strand, { followed: own.map((row) => row.strand), yearGroup }),
+          },
         ]),
       ),
       lastSeen: seen.sort().at(-1) ?? null,
@@ -296,6 +304,10 @@ export const classTable = readingClass(tableSchema, async (scope, { set }) => {
     strands: shown,
     style,
     rows,
+    groups: (grouping?.groups ?? []).map(({ pennant, pupils: members }) => ({
+      pennant,
+      pupils: members.filter((id) => pupils.some((one) => one.id === id)),
+    })),
     left: gone.map((one) => ({ id: one.id, name: displayName(one) })),
     links: links.map(({ kind, pupilA, pupilB }) => ({ kind, pupilA, pupilB })),
     placements: placements.map(({ pupilId, strand, step, sureness }) => ({

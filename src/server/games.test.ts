@@ -1,8 +1,12 @@
+import { mayOffer } from '@/core/evidence/begun'
+import { games } from '@/core/games'
+import { placedStrands } from '@/core/skills'
 import { inBand } from '@/core/grouping/fit-cost'
 import { fittingBand } from './children'
 import { createClass } from './classes'
+import { levelMeasure } from './figures'
 import { gamePage, gamesPage } from './games'
-import { gameFit } from './groups/groups'
+import { gameFit, groupsPage } from './groups/groups'
 import { grouped, list, names, newClass, openTestSchool, viewer } from './testing/school'
 
 openTestSchool()
@@ -59,4 +63,37 @@ test('a game page says what choosing by chance costs, and refuses rules that mak
     params: { length: 5, sectors: 3, penalty: [9] },
   })
   expect(refused.refused).toEqual(['A squall lies on or beyond the last square.'])
+})
+
+test('a Reception class of whom nothing is known is offered no products, and still has games enough', () => {
+  const child = {
+    followed: ['add' as const, 'how-many' as const, 'numerals' as const],
+    yearGroup: 'Reception' as const,
+  }
+  const offered = games.filter((game) =>
+    game.levels.some(({ id }) => mayOffer(levelMeasure(game.id, id).steps, child)),
+  )
+  expect(offered.length).toBeGreaterThanOrEqual(14)
+  for (const game of offered)
+    for (const { id } of game.levels) {
+      const { steps } = levelMeasure(game.id, id)
+      const products = steps
+        .filter(({ strand }) => strand === 'facts')
+        .reduce((sum, { share }) => sum + share, 0)
+      if (mayOffer(steps, child)) expect([game.id, id, products < 0.2]).toEqual([game.id, id, true])
+    }
+})
+
+test('a game of which no level may be offered to a Reception class fits nobody there, nor is it in the index', async () => {
+  const classId = crypto.randomUUID()
+  await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Reception', list: list(names.join('\n')) })
+  const child = { followed: placedStrands, yearGroup: 'Reception' as const }
+  const tooEarly = games
+    .filter(({ id, levels }) => levels.every((level) => !mayOffer(levelMeasure(id, level.id).steps, child)))
+    .map(({ id }) => id)
+  expect(tooEarly.length).toBeGreaterThan(2)
+  const { games: byFit } = await groupsPage(viewer, { classId })
+  expect(byFit.filter(({ id, fits }) => tooEarly.includes(id) && fits > 0)).toEqual([])
+  const { rows } = await gamesPage(viewer, { classId, slotMinutes: 40 })
+  expect(rows.filter(({ id, fits }) => tooEarly.includes(id) && fits)).toEqual([])
 })

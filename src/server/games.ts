@@ -5,6 +5,7 @@ import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { strandIds } from '@/core/skills'
+import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
 import type { YearGroup } from '@/core/evidence/prior'
 import { inBand, fitCost } from '@/core/grouping/fit-cost'
 import { countInZone, type InZone } from '@/core/grouping/in-zone'
@@ -68,6 +69,9 @@ const starters = [
 
 const likelyEnough = 0.8
 
+/** What may be offered is asked of a child as it was listed. */
+const beginner = ({ followed, listed }: Child): Beginner => ({ followed, yearGroup: listed.yearGroup })
+
 /** The level, of those allowed, that costs these children least; the easiest where there are none. */
 function bestLevel(gameId: string, children: readonly Child[], allowed: readonly number[]) {
   const success = successAt(
@@ -104,12 +108,14 @@ async function groupsWithChildren(scope: ClassScope) {
 
 /** Every game, measured for a group and a slot, at the level that fits and that the filter allows. */
 export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId: _classId, ...filter }) => {
-  const { groups } = await groupsWithChildren(scope)
+  const { children, groups } = await groupsWithChildren(scope)
   const chosen = groups.find(({ pennant }) => pennant === filter.group) ?? null
+  const offeredTo = (chosen?.children ?? children).map(beginner)
   const rows = games.map((game): GameRow => {
-    const allowed = game.levels.flatMap(({ id }, index) =>
-      suits(levelMeasure(game.id, id), filter) ? [index] : [],
-    )
+    const allowed = game.levels.flatMap(({ id }, index) => {
+      const measure = levelMeasure(game.id, id)
+      return suits(measure, filter) && mayOfferToMost(measure.steps, offeredTo) ? [index] : []
+    })
     const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
     const { id: levelId, title, params } = game.levels[level]
     const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)

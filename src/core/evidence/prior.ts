@@ -12,7 +12,7 @@ export type Sureness = (typeof surenesses)[number]
 const spread: Record<Sureness, number> = { about: 1, sure: 0.5, unknown: 2 }
 
 /** The step a child of a year group usually works on in the autumn. Common practice, no source. */
-const usualStep: Record<StrandId, Record<YearGroup, string>> = {
+export const usualStep: Record<StrandId, Record<YearGroup, string>> = {
   count: byYear('count-10 count-30 count-100 count-120 count-1000'),
   'count-back': byYear('back-5 back-10 back-20 back-100 back-100'),
   numerals: byYear('numerals-10 numerals-20 numerals-100 numerals-120 numerals-1000'),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { mayOffer } from '@/core/evidence/begun'
 import { games, gameIdSchema, gameOf } from '@/core/games'
 import type { GroupsDraft } from '@/core/grouping/draft'
 import { inBand } from '@/core/grouping/fit-cost'
@@ -23,7 +24,7 @@ import { childrenOf, fittingBand, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { groupsDraft, type Draft } from '../drafts/drafts'
-import { mainStrand, successAt } from '../figures'
+import { levelProfile, mainStrand, successAt } from '../figures'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
 import { everybodyInOne, proposedOr, shownStanding } from './shown'
 
@@ -74,13 +75,20 @@ function fitAt(gameId: string, children: readonly Child[]): ClassFit {
 function gamesByFit(children: readonly Child[]): GroupsPage['games'] {
   const rightAlone = children.map((child) => child.rightAlone)
   return games
-    .map(({ id, title }) => {
+    .map(({ id, title, levels }) => {
       const success = successAt(id, rightAlone)
-      return {
-        id,
-        title,
-        fits: success.filter((row) => row.some((share) => inBand(share, fittingBand))).length,
-      }
+      // What a child has not begun, and its year does not yet, fits it by no more than the usual step of the year.
+      const fits = success.filter((row, child) =>
+        row.some(
+          (share, level) =>
+            inBand(share, fittingBand) &&
+            mayOffer(levelProfile(id, levels[level].id), {
+              followed: children[child].followed,
+              yearGroup: children[child].listed.yearGroup,
+            }),
+        ),
+      )
+      return { id, title, fits: fits.length }
     })
     .sort((a, b) => b.fits - a.fits || a.title.localeCompare(b.title))
 }

@@ -11,11 +11,14 @@ export function Ladder({
   workingStep,
   p10,
   p90,
+  toCome = false,
 }: {
   strand: StrandId
   workingStep: string | null
   p10: number
   p90: number
+  /** The strand is still to be begun: there is no stop on it. */
+  toCome?: boolean
 }) {
   const { steps } = strandOf(strand)
   const last = steps.length - 1
@@ -27,8 +30,12 @@ export function Ladder({
         className="tick"
         d={steps.map(({ difficulty }) => `M${tenths(x(difficulty))},4V${height - 4}`).join('')}
       />
-      <path className="whisker" d={`M${tenths(x(p10))},${height / 2}H${tenths(x(p90))}`} />
-      <circle className="stop" cx={tenths(at)} cy={height / 2} r={4} />
+      {!toCome && (
+        <>
+          <path className="whisker" d={`M${tenths(x(p10))},${height / 2}H${tenths(x(p90))}`} />
+          <circle className="stop" cx={tenths(at)} cy={height / 2} r={4} />
+        </>
+      )}
     </svg>
   )
 }

@@ -9,12 +9,16 @@ import type { Action } from '@/server/answer'
 import type { HouseStyle } from '@/core/house-style'
 import type { addChildren, ClassRow, place, saveLinks, setLeft } from '@/server/classes'
 import type { changeHouseStyle } from '@/server/house-style'
+import { groupNames } from '@/core/grouping/pennants'
+import { Pennant } from '../pennant'
 import { Ladder } from '../charts/ladder'
 import { agoInWords, many } from '../words'
 import { AddChildrenSheet } from './add-children-sheet'
+import { choose, chooseAll, nobody } from './choosing'
 import { HouseStyleSheet } from './house-style-sheet'
 import { LeftList } from './left-list'
 import { LinksSheet, type PupilLink } from './links-sheet'
+import { PlaceBar } from './place-bar'
 import { PlaceSheet, type Placed } from './place-sheet'
 
 interface Props {
@@ -23,6 +27,8 @@ interface Props {
   strands: readonly StrandId[]
   style: HouseStyle
   rows: ClassRow[]
+  /** The groups in use: their children can be chosen at once. */
+  groups: { pennant: number; pupils: string[] }[]
   /** Children who have left. */
   left: { id: string; name: string }[]
   links: PupilLink[]
@@ -42,8 +48,12 @@ const notSeenFor = 10
 export function ClassPage(props: Props) {
   const { classId, set, strands, rows, links, placements, today, place, addChildren, saveLinks } = props
   const [placing, setPlacing] = useState<ClassRow | null>(null)
+  const [chosen, setChosen] = useState(nobody)
   const [sheet, setSheet] = useState<'add' | 'links' | 'style' | null>(null)
   const since = (row: ClassRow) => (row.lastSeen === null ? null : schoolDaysBetween(row.lastSeen, today))
+  const order = rows.map(({ id }) => id)
+  // Who has left since is chosen no more.
+  const placed = order.filter((id) => chosen.ids.has(id))
   const worthALook = rows.filter((row) => (since(row) ?? Infinity) >= notSeenFor).length
 
   return (
@@ -55,7 +65,7 @@ export function ClassPage(props: Props) {
               ? 'No children yet'
               : `${many(rows.length, 'child', 'children')}, ${worthALook === 0 ? 'all seen lately' : `${worthALook} worth a look`}`}
           </h1>
-          <p>The dot is the step worked on, the band how sure that is. Choose one to place.</p>
+          <p>The dot is the step worked on, the band how sure that is. Choose to place.</p>
         </div>
         <Button variant="quiet" onClick={() => setSheet('style')}>
           House style
@@ -84,12 +94,38 @@ export function ClassPage(props: Props) {
               {title}
             </Link>
           ))}
+          {props.groups.length > 0 && (
+            <span className="choose-groups">
+              <span className="muted">Choose</span>
+              {props.groups.map(({ pennant, pupils }) => (
+                <button
+                  key={pennant}
+                  type="button"
+                  className="btn btn-plain btn-sm"
+                  aria-label={`All of ${groupNames[pennant]}`}
+                  title={`All of ${groupNames[pennant]}`}
+                  aria-pressed={pupils.length > 0 && pupils.every((id) => chosen.ids.has(id))}
+                  onClick={() => setChosen(chooseAll(chosen, pupils))}
+                >
+                  <Pennant number={pennant} size={13} />
+                </button>
+              ))}
+            </span>
+          )}
         </nav>
       )}
       {rows.length > 0 && (
         <table className="class-table">
           <thead>
             <tr>
+              <th scope="col" className="choose">
+                <input
+                  type="checkbox"
+                  aria-label="Choose everybody"
+                  checked={placed.length === rows.length}
+                  onChange={() => setChosen(chooseAll(chosen, order))}
+                />
+              </th>
               <th scope="col">Name</th>
               {strands.map((id) => (
                 <th key={id} scope="col">
@@ -101,7 +137,17 @@ export function ClassPage(props: Props) {
           </thead>
           <tbody>
             {rows.map((row) => (
-              <tr key={row.id}>
+              <tr key={row.id} className={chosen.ids.has(row.id) ? 'chosen' : undefined}>
+                <td className="choose">
+                  <input
+                    type="checkbox"
+                    aria-label={`Choose ${row.name}`}
+                    checked={chosen.ids.has(row.id)}
+                    onChange={({ nativeEvent }) =>
+                      setChosen(choose(chosen, order, row.id, (nativeEvent as MouseEvent).shiftKey))
+                    }
+                  />
+                </td>
                 <th scope="row">
                   <Link href={`/c/${classId}/children/${row.id}`} prefetch={false}>
                     {row.name}
@@ -122,6 +168,15 @@ export function ClassPage(props: Props) {
             ))}
           </tbody>
         </table>
+      )}
+      {placed.length > 0 && (
+        <PlaceBar
+          key={set}
+          chosen={placed}
+          strands={strands}
+          onPlace={(placements) => place({ classId, placements })}
+          onDone={() => setChosen(nobody)}
+        />
       )}
       <LeftList classId={classId} left={props.left} setLeft={props.setLeft} />
       {placing && (
@@ -172,12 +227,15 @@ function StrandCell({
   name: string
   onPlace: () => void
 }) {
-  const step =
-    cell.workingStep === null ? 'every step secure' : stepOf({ strand, step: cell.workingStep }).short
+  const step = cell.toCome
+    ? 'not begun'
+    : cell.workingStep === null
+      ? 'every step secure'
+      : stepOf({ strand, step: cell.workingStep }).short
   return (
     <button type="button" className="cell" onClick={onPlace} aria-label={`Place ${name}: ${step}`}>
       <Ladder strand={strand} {...cell} />
-      <span>{step}</span>
+      <span className={cell.toCome ? 'muted' : undefined}>{step}</span>
     </button>
   )
 }

@@ -19,7 +19,11 @@ export interface Placed {
   sureness: Sureness
 }
 
-const surenessWords: Record<Sureness, string> = { about: 'about here', sure: 'sure', unknown: 'don’t know' }
+export const surenessWords: Record<Sureness, string> = {
+  about: 'about here',
+  sure: 'sure',
+  unknown: 'don’t know',
+}
 
 /** Where the teacher would place a child on each strand before much has been seen. */
 export function PlaceSheet({

@@ -1,0 +1,66 @@
+import { stepIndex, type StepPlace, type StrandId } from '../skills'
+import type { ProfileStep } from './fit'
+import { usualStep, yearGroups, type YearGroup } from './prior'
+
+/**
+ * The year group in which a strand is usually begun; before it, nothing speaks for offering it. Tables of 2, 5 and 10 in
+ * Year 2, of 3, 4 and 8 in Year 3, steps of 2, 5 and 10, tens and ones and the hour in Year 1: national curriculum for
+ * England, mathematics programmes of study (2013), from memory. The others: common practice, no source.
+ */
+const usuallyBegun: Record<StrandId, YearGroup> = {
+  count: 'Reception',
+  'count-back': 'Reception',
+  numerals: 'Reception',
+  'how-many': 'Reception',
+  order: 'Reception',
+  add: 'Reception',
+  pattern: 'Reception',
+  place: 'Year 1',
+  'skip-tens': 'Year 1',
+  'skip-fives': 'Year 1',
+  'skip-twos': 'Year 1',
+  time: 'Year 1',
+  facts: 'Year 2',
+  'skip-more': 'Year 3',
+}
+
+/** The first year group that usually works at a step or beyond it; of a step beyond all of them, the last. */
+export function usualYearOf({ strand, step }: StepPlace): YearGroup {
+  const at = stepIndex({ strand, step })
+  const begins = yearGroups.indexOf(usuallyBegun[strand])
+  const works = yearGroups.findIndex(
+    (year, index) => index >= begins && stepIndex({ strand, step: usualStep[strand][year] }) >= at,
+  )
+  return works < 0 ? yearGroups.at(-1)! : yearGroups[works]
+}
+
+/** A child as what may be offered to it sees it. */
+export interface Beginner {
+  /** Strands on which it was placed, checked or seen. */
+  followed: readonly StrandId[]
+  yearGroup: YearGroup
+}
+
+/** From this share of its items on a step is common at a level. */
+const common = 0.2
+
+/**
+ * Whether a level may be offered to a child: everything that is common there belongs to a strand the child has begun, or
+ * to its year group or a lower one. A Reception child is not offered times tables because nothing says otherwise.
+ */
+export const mayOffer = (steps: readonly ProfileStep[], { followed, yearGroup }: Beginner): boolean =>
+  steps
+    .filter(({ share }) => share >= common)
+    .every(
+      ({ strand, step }) =>
+        followed.includes(strand) ||
+        yearGroups.indexOf(usualYearOf({ strand, step })) <= yearGroups.indexOf(yearGroup),
+    )
+
+/** A level may be offered to a group if it may be to at least half of it. */
+export const mayOfferToMost = (steps: readonly ProfileStep[], children: readonly Beginner[]): boolean =>
+  children.filter((child) => mayOffer(steps, child)).length * 2 >= children.length
+
+/** True if the strand of a child is still to be begun: nothing was seen of it, and its year group does not begin it yet. */
+export const isToCome = (strand: StrandId, { followed, yearGroup }: Beginner): boolean =>
+  !followed.includes(strand) && yearGroups.indexOf(usuallyBegun[strand]) > yearGroups.indexOf(yearGroup)
