@@ -1,9 +1,21 @@
 // The one entry of every command: installs what is missing, says what it does, then does the work.
 // Plain JavaScript, because it runs before anything is installed.
 import { spawn } from 'node:child_process'
+import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { startPostgres } from './postgres.cjs'
-import { browser, build, freePort, measures, packages, postgres, root, run, say } from './setup.mjs'
+import {
+  browser,
+  build,
+  fingerprint,
+  freePort,
+  measures,
+  packages,
+  postgres,
+  root,
+  run,
+  say,
+} from './setup.mjs'
 
 const [command, ...rest] = process.argv.slice(2)
 const tsx = ['--import', 'tsx']
@@ -13,6 +25,9 @@ const commands = {
     packages()
     await serve({ folder: join(root, '.islands/demo'), port: 3210, before: demoData })
   },
+
+  /** A part of the others, for what is done beside something else. */
+  build: () => build(),
 
   async start() {
     packages()
@@ -87,9 +102,11 @@ async function onPostgres() {
 
 async function serve({ folder, port, before }) {
   if (!process.env.DATABASE_URL) await mustBeFree(folder)
-  build()
+  // Beside each other: the demo data needs the measures, but no build.
+  const built = inBackground('build')
   measures()
   before?.(folder)
+  await built
   const chosen = process.env.PORT ? Number(process.env.PORT) : await freePort(port)
   const lan = rest.includes('--lan')
   if (!lan) say('only this computer can reach it (npm start -- --lan opens it to the local network)')
@@ -126,8 +143,24 @@ function onData(script, args) {
   })
 }
 
+/** Made once for a scenario; on another day its dates are moved. Nothing is started where there is nothing to do. */
 function demoData(folder) {
-  run(process.execPath, [...tsx, 'bin/demo-data.ts', folder])
+  const print = fingerprint(['src/demo', 'bin/demo-data.ts'])
+  const today = new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/London' }).format(new Date())
+  const stamp = `${folder}.stamp`
+  if (existsSync(stamp) && existsSync(folder) && readFileSync(stamp, 'utf8') === `${print} ${today}`) return
+  run(process.execPath, [...tsx, 'bin/demo-data.ts', folder, print])
+}
+
+/** One of these commands in a process of its own; where it fails, this one ends as well. */
+function inBackground(command) {
+  const started = spawn(process.execPath, [join(root, 'bin/run.mjs'), command], {
+    cwd: root,
+    stdio: 'inherit',
+  })
+  return new Promise((resolve) =>
+    started.on('exit', (code) => (code === 0 ? resolve() : process.exit(code ?? 1))),
+  )
 }
 
 if (!(command in commands)) {

@@ -18,7 +18,9 @@ if (process.env.ISLANDS_TRIAL) {
   process.on('SIGUSR2', () => {
     // What is measured is the time between two looks, the wait for the second one included.
     const block = (delay.max / 1e6 - everyMs).toFixed(1)
-    process.stderr.write(`longest block ${block} ms, longest collection of memory ${collecting.toFixed(1)} ms\n`)
+    process.stderr.write(
+      `longest block ${block} ms, longest collection of memory ${collecting.toFixed(1)} ms\n`,
+    )
     delay.reset()
     collecting = 0
   })
@@ -28,6 +30,9 @@ serve({
   port: Number(port),
   lan: flags.includes('--lan'),
   cold: flags.includes('--cold'),
+  warmed: () => {
+    if (process.env.ISLANDS_TRIAL) process.stderr.write('every page is warm\n')
+  },
   devicesFile: `${backupFolder(besideData())}/devices.json`,
   say: (line) => process.stderr.write(`islands: ${line}\n`),
 }).catch((error: Error) => {

@@ -23,7 +23,7 @@ export function run(program, args, env = {}) {
   if (status !== 0) process.exit(status ?? 1)
 }
 
-function fingerprint(paths) {
+export function fingerprint(paths) {
   const hash = createHash('sha256')
   const visit = (path) => {
     if (!existsSync(path)) return

@@ -60,7 +60,7 @@ export async function serveFolder(folder: string, { cold = false } = {}): Promis
       say(`the server ended: ${log}`)
       return null
     }
-    if (log.includes('Islands is ready')) break
+    if (log.includes(cold ? 'Islands is ready' : 'every page is warm')) break
     await wait(20)
   }
   return {

@@ -1,25 +1,35 @@
+import type { YearGroup } from '@/core/evidence/prior'
 import { normal, seededChance, unit } from '@/core/chance/chance'
-import { placedStrands, strandOf, type StrandId } from '@/core/skills'
+import { placedStrands, strandOf } from '@/core/skills'
 import { addDays, weekday, type Day } from '@/core/planning/calendar'
 import { gameOf } from '@/core/games'
-import { createClass, classTable, place, saveLinks } from '@/server/classes'
+import { addChildren, createClass, classTable, place, saveLinks } from '@/server/classes'
 import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping'
 import { groupsPage, proposeGroups, saveGroups } from '@/server/groups/groups'
+import { mainStrand } from '@/server/figures'
+import { joinGroup } from '@/server/groups/join'
 import { recordMark, stepOfVisit } from '@/server/marks/marks'
-import { runPage, tapClock } from '@/server/run'
+import { runPage, tapClock, type RunPage } from '@/server/run'
 import { planPage, savePlan } from '@/server/plan/plan'
 import type { Viewer } from '@/server/viewer'
 import { judgementOf, tallyOf, type Hidden } from './play'
-import { curlew, growthPerWeek, heron, type DemoChild } from './scenario'
+import { curlew, growthPerWeek, heron, type DemoChild, type DemoClass } from './scenario'
 
 const seed = 20_261_124
 /** The tablet the marks of the seven weeks were made on. */
 const tablet = '5ea00000-0000-4000-8000-00000000007a'
 
-/** Strands this class works on beside those every class is placed on. */
-const taught: readonly StrandId[] = [...placedStrands, 'count', 'order', 'place']
-
 type SetClock = (day: Day, time?: string) => void
+
+/** One class with the ids it got, and the clock it lives by. */
+interface Life {
+  viewer: Viewer
+  classId: string
+  scenario: DemoClass
+  /** Name → id, of those who have come so far. */
+  ids: Map<string, string>
+  setClock: SetClock
+}
 
 /**
  * The demo school, lived through day by day by the application's own use cases with the clock set
@@ -33,55 +43,69 @@ export async function generateDemo(
   setClock: SetClock,
   say: (line: string) => void,
 ) {
-  setClock(addDays(today, -7 * 2))
-  await makeClass(
-    viewer,
-    curlew.name,
-    curlew.yearGroup,
-    curlew.children.map((name) => ({ name, year: curlew.yearGroup })),
-  )
-
-  const days = sessionDays(today)
-  setClock(addDays(days[0], -1))
-  const classId = await makeClass(viewer, heron.name, heron.yearGroup, heron.children)
-  const ids = new Map((await classTable(viewer, { classId })).rows.map(({ id, name }) => [name, id]))
-  await placeAsTeacher(viewer, classId, ids)
-  const pair = (names: string[]) => ({ pupilA: ids.get(names[0])!, pupilB: ids.get(names[1])! })
-  await saveLinks(viewer, {
-    classId,
-    links: [
-      { kind: 'apart', ...pair(heron.apart) },
-      { kind: 'together', ...pair(heron.together) },
-    ],
-  })
-  await firstGroups(viewer, classId)
-
-  const children = new Map(heron.children.map((child) => [ids.get(child.name)!, child]))
-  for (const [number, day] of days.entries()) {
-    const week = Math.floor(number / heron.weekdays.length) + 1
-    setClock(day)
-    if (number % heron.weekdays.length === 0) {
-      say(`week ${week} of ${heron.weeks}`)
-      if (week > 1 && week % 2 === 1) await moveSome(viewer, classId)
-    }
-    await liveSession(viewer, classId, day, number, week, children, setClock)
-  }
+  await liveTerm(viewer, curlew, today, setClock, say)
+  const classId = await liveTerm(viewer, heron, today, setClock, say)
   setClock(today)
   await keepPlan(viewer, classId, today)
 }
 
+/** The weeks of a class before this one. @returns its id */
+async function liveTerm(
+  viewer: Viewer,
+  scenario: DemoClass,
+  today: Day,
+  setClock: SetClock,
+  say: (line: string) => void,
+): Promise<string> {
+  const days = sessionDays(today, scenario)
+  setClock(addDays(days[0], -1))
+  const there = scenario.children.filter(({ joins }) => joins === undefined)
+  const classId = await makeClass(viewer, scenario.name, scenario.yearGroup, there)
+  const ids = new Map((await classTable(viewer, { classId })).rows.map(({ id, name }) => [name, id]))
+  const life: Life = { viewer, classId, scenario, ids, setClock }
+  await placeAsTeacher(life, there)
+  const pairs = (kind: 'apart' | 'together') =>
+    scenario[kind].map(([a, b]) => ({ kind, pupilA: ids.get(a)!, pupilB: ids.get(b)! }))
+  const links = [...pairs('apart'), ...pairs('together')]
+  if (links.length > 0) await saveLinks(viewer, { classId, links })
+  await firstGroups(life)
+  for (const [number, day] of days.entries()) {
+    const week = Math.floor(number / scenario.weekdays.length) + 1
+    setClock(day)
+    if (number % scenario.weekdays.length === 0) {
+      say(`${scenario.name}, week ${week} of ${scenario.weeks}`)
+      if (week > 1 && week % 2 === 1) await moveSome(life)
+      await takeIn(life, week)
+    }
+    await liveSession(life, day, number, week)
+  }
+  return classId
+}
+
 /** The session days of the weeks before today's. */
-function sessionDays(today: Day): Day[] {
-  const monday = addDays(today, -((weekday(today) + 6) % 7))
-  return Array.from({ length: heron.weeks }, (_, week) =>
-    heron.weekdays.map((d) => addDays(monday, (week - heron.weeks) * 7 + d - 1)),
+function sessionDays(today: Day, { weeks, weekdays }: DemoClass): Day[] {
+  const monday = mondayOf(today)
+  return Array.from({ length: weeks }, (_, week) =>
+    weekdays.map((d) => addDays(monday, (week - weeks) * 7 + d - 1)),
   ).flat()
+}
+
+/** The Monday of a day's week. */
+export const mondayOf = (day: Day): Day => addDays(day, -((weekday(day) + 6) % 7))
+
+/** Children who come in a week: on the list, and in no group until somebody puts them there. */
+async function takeIn({ viewer, classId, scenario, ids }: Life, week: number) {
+  const coming = scenario.children.filter(({ joins }) => joins === week)
+  if (coming.length === 0) return
+  const text = coming.map(({ name, year }) => `${name},${year}`).join('\n')
+  await addChildren(viewer, { classId, list: { text, columns: ['name', 'year'], hasHeader: false } })
+  for (const { id, name } of (await classTable(viewer, { classId })).rows) ids.set(name, id)
 }
 
 async function makeClass(
   viewer: Viewer,
   name: string,
-  yearGroup: 'Reception' | 'Year 1',
+  yearGroup: YearGroup,
   children: readonly { name: string; year: string }[],
 ) {
   const classId = crypto.randomUUID()
@@ -96,28 +120,23 @@ async function makeClass(
 }
 
 /** The teacher's first placements: near the truth, a step off now and then. */
-async function placeAsTeacher(viewer: Viewer, classId: string, ids: Map<string, string>) {
+async function placeAsTeacher({ viewer, classId, scenario, ids }: Life, children: readonly DemoChild[]) {
   const chance = seededChance(seed)
-  const placements = heron.children.flatMap((child) =>
-    taught.map((id) => {
+  const placements = children.flatMap((child) =>
+    [...placedStrands, ...scenario.taught].map((id) => {
       const { steps } = strandOf(id)
-      const guess = hiddenAbility(child, 0)(id) + 0.8 * normal(chance)
+      const guess = hiddenAbility(child, 0, scenario.weeks)(id) + 0.8 * normal(chance)
       const step = steps.findLast(({ difficulty }) => difficulty < guess) ?? steps[0]
-      return {
-        pupilId: ids.get(child.name)!,
-        strand: id,
-        step: step.id,
-        sureness: 'about' as const,
-      }
+      return { pupilId: ids.get(child.name)!, strand: id, step: step.id, sureness: 'about' as const }
     }),
   )
   await place(viewer, { classId, placements })
 }
 
 /** Ability by week: the other strands follow addition, as far along their ladder as it is on its own. */
-function hiddenAbility({ now, growth, away }: DemoChild, week: number): Hidden {
+function hiddenAbility({ now, growth, away }: DemoChild, week: number, weeks: number): Hidden {
   const missed = (away ?? []).filter((missedWeek) => missedWeek > week).length
-  const add = now - growthPerWeek[growth] * (heron.weeks - week - missed)
+  const add = now - growthPerWeek[growth] * (weeks - week - missed)
   const { steps: addSteps } = strandOf('add')
   const along = add / addSteps[addSteps.length - 1].difficulty
   return (strand) => {
@@ -128,8 +147,8 @@ function hiddenAbility({ now, growth, away }: DemoChild, week: number): Hidden {
   }
 }
 
-async function firstGroups(viewer: Viewer, classId: string) {
-  const made = await proposeGroups(viewer, { classId, gameId: 'landfall', count: 6 })
+async function firstGroups({ viewer, classId, scenario }: Life) {
+  const made = await proposeGroups(viewer, { classId, gameId: scenario.gameId, count: scenario.groups })
   await saveGroups(viewer, {
     classId,
     groupingId: crypto.randomUUID(),
@@ -140,19 +159,17 @@ async function firstGroups(viewer: Viewer, classId: string) {
 }
 
 /** The moves a teacher would accept: the last of those suggested. */
-async function moveSome(viewer: Viewer, classId: string) {
+async function moveSome({ viewer, classId }: Life) {
   const { children, standing, fits, links, adultNear } = await groupsPage(viewer, { classId })
-  const { groups } = standing
+  const { groups, gameId } = standing
   const ids = children.map(({ id }) => id)
-  const better = allRegroupings(
-    regroupingRequest(ids, fits[standing.gameId], groups, links, adultNear),
-    groups,
-  ).at(-1)!
+  const request = regroupingRequest(ids, fits[gameId], groups, links, adultNear)
+  const better = allRegroupings(request, groups).at(-1)!
   if (better.moves.length === 0) return
   await saveGroups(viewer, {
     classId,
     groupingId: crypto.randomUUID(),
-    gameId: 'landfall',
+    gameId,
     note: 'suggested moves',
     groups: better.groups,
   })
@@ -172,20 +189,23 @@ async function keepPlan(viewer: Viewer, classId: string, day: Day) {
   return { sessionId, view: (await planPage(viewer, { classId })).view! }
 }
 
+/** Who is in no group of the session joins the one with fewest children, as it is under way. */
+async function joinSmallest({ viewer, classId }: Life, { session, visits, waiting }: RunPage) {
+  for (const { id: pupilId } of waiting) {
+    const fewest = visits.reduce((least, one) => (one.children.length < least.children.length ? one : least))
+    await joinGroup(viewer, { classId, sessionId: session.id, pupilId, groupId: fewest.groupId })
+  }
+}
+
 /** One session from plan to finish, with the marks a busy adult gets round to. */
-async function liveSession(
-  viewer: Viewer,
-  classId: string,
-  day: Day,
-  number: number,
-  week: number,
-  children: Map<string, DemoChild>,
-  setClock: SetClock,
-) {
+async function liveSession(life: Life, day: Day, number: number, week: number) {
+  const { viewer, classId, scenario, ids, setClock } = life
+  const children = new Map(scenario.children.map((child) => [ids.get(child.name), child]))
   const chance = seededChance(seed + number * 101)
   const { sessionId, view } = await keepPlan(viewer, classId, day)
   setClock(day, '10:15')
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  await joinSmallest(life, (await runPage(viewer, { classId }))!)
   const page = (await runPage(viewer, { classId }))!
   setClock(day, '11:00')
   for (const { id: visitId, slot, stationId, pennant, children: present } of page.visits) {
@@ -198,8 +218,8 @@ async function liveSession(
     for (const { id: pupilId } of [...present].sort((a, b) => a.name.localeCompare(b.name))) {
       const child = children.get(pupilId)!
       if (child.away?.includes(week) || unit(chance) > seen) continue
-      const hidden = hiddenAbility(child, week)
-      const place = stepOfVisit(gameId, planned.levelId, 'add')
+      const hidden = hiddenAbility(child, week, scenario.weeks)
+      const place = stepOfVisit(gameId, planned.levelId, mainStrand(scenario.gameId))
       const { params } = gameOf(gameId).levels.find(({ id }) => id === planned.levelId)!
       const visit = {
         gameId,

@@ -1,4 +1,4 @@
-import { createServer, type Server } from 'node:http'
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
 import next from 'next'
 import { closeServerDatabase } from '@/data/server-database'
@@ -15,6 +15,8 @@ interface ServeOptions {
   devicesFile: string
   /** Starts sooner: only the database is opened, neither pages nor threads are made ready beforehand. */
   cold?: boolean
+  /** Called when every page was opened once. */
+  warmed?: () => void
   say: (line: string) => void
 }
 
@@ -29,7 +31,7 @@ export const lanAddresses = (): string[] =>
     .map(({ address }) => address)
 
 /** Starts Islands behind its guard, and ends it when it is asked to. */
-export async function serve({ port, lan, devicesFile, cold, say }: ServeOptions): Promise<Server> {
+export async function serve({ port, lan, devicesFile, cold, warmed, say }: ServeOptions): Promise<Server> {
   // Whoever read what is printed may have gone, with the window it was started in: that is no fault. Unheard, each
   // failed line would be told by another one, for ever.
   for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined)
@@ -46,7 +48,8 @@ export async function serve({ port, lan, devicesFile, cold, say }: ServeOptions)
   const app = next({ dev: false, dir: process.cwd(), hostname: 'localhost', port })
   const handle = app.getRequestHandler()
   await app.prepare()
-  await warm((request, response) => void handle(request, response), cold ? 'database' : 'pages')
+  const inside = (request: IncomingMessage, response: ServerResponse) => void handle(request, response)
+  await warm(inside, 'database')
 
   const server = createServer((request, response) => {
     guard(request, response, { hosts, passcode })
@@ -66,8 +69,12 @@ export async function serve({ port, lan, devicesFile, cold, say }: ServeOptions)
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => void stop(server).then(() => process.exit(0)))
 
-  // Not before: it would make the first pages wait.
-  if (!cold) warmThreads()
+  // Whoever comes first need not wait for pages that nobody asked for yet.
+  if (!cold)
+    void warm(inside, 'pages').then(() => {
+      warmThreads()
+      warmed?.()
+    })
   say(`Islands is ready: http://localhost:${port}`)
   if (passcode) {
     for (const address of addresses) say(`from other devices: http://${address}:${port}`)

@@ -6,8 +6,8 @@ const places = ['/class', '/groups', '/games', '/games/fog-number', '/plan', '/r
 const nobody = '/c/00000000-0000-4000-8000-000000000000'
 
 /**
- * Opens the database by asking for the first page, and every page once before anybody can ask: the first time of a page reads its code and makes it ready, for a
- * tenth of a second or two in which nothing else is answered. Done over a port of its own that takes nobody else,
+ * Opens the database by asking for the first page, or every page once: the first time of a page reads its code and
+ * makes it ready, for a tenth of a second or two in which nothing else is answered. Done over a port of its own that takes nobody else,
  * because it does not know what the callers gave; what fails is left for the first visit.
  */
 export async function warm(handle: RequestListener, what: 'database' | 'pages') {
