@@ -92,7 +92,7 @@ export const curlew: DemoClass = {
   yearGroup: 'Reception',
   weeks: 4,
   weekdays: [1, 4],
-  gameId: 'pebble-count',
+  gameId: 'tower-bay',
   groups: 5,
   taught: ['count'],
   children: inReception.map((name, i) =>

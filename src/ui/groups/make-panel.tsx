@@ -69,12 +69,12 @@ export function MakePanel({
       )}
       {select(
         'focus-game',
-        'Level by',
+        'Level by · children it fits',
         gameId,
         (value) => onChange({ gameId: value }),
         games.map(({ id, title, fits }) => (
           <option key={id} value={id}>
-            {title} · fits {fits}
+            {title} · {fits}
           </option>
         )),
       )}

@@ -47,13 +47,50 @@ const berths: Record<number, [number, number][]> = {
     [390, 430],
     [156, 420],
   ],
+  7: [
+    [104, 180],
+    [298, 164],
+    [492, 180],
+    [682, 168],
+    [610, 414],
+    [390, 424],
+    [170, 414],
+  ],
+  8: [
+    [104, 180],
+    [298, 164],
+    [492, 180],
+    [682, 168],
+    [678, 414],
+    [486, 428],
+    [294, 414],
+    [102, 424],
+  ],
+}
+/** As many stations as a session can have. */
+const mostBerths = 8
+
+const scaleOf = (islands: number) => (islands > 6 ? 0.68 : islands > 4 ? 0.8 : 1)
+/** Letters of a level that fit on an island of full size in one line. */
+const lineLength = 24
+
+/** A level in one line, or in two of about the same length. */
+function inLines(text: string, most: number): string[] {
+  if (text.length <= most) return [text]
+  const spaces = [...text.matchAll(/ /g)].map(({ index }) => index)
+  if (spaces.length === 0) return [text]
+  const middle = text.length / 2
+  const at = spaces.reduce((best, one) => (Math.abs(one - middle) < Math.abs(best - middle) ? one : best))
+  return [text.slice(0, at), text.slice(at + 1)]
 }
 
 /** The session as a harbour chart: stations as islands, groups as pennants, the rotation as a course. */
 export function SeaChart({ stations, foot }: { stations: Stations; foot: string }) {
-  const places = berths[Math.min(6, Math.max(1, stations.length))]
+  const places = berths[Math.min(mostBerths, Math.max(1, stations.length))]
   const shown = stations.slice(0, places.length)
-  const scale = shown.length > 4 ? 0.8 : 1
+  const scale = scaleOf(shown.length)
+  // From the middle of an island to where a course leaves it.
+  const gap = 38 + radius * scale
   return (
     <svg
       className="sea-chart"
@@ -65,11 +102,17 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
     >
       {shown.length > 1 &&
         shown.map((_, i) => (
-          <path key={i} className="course-line" d={course(places[i], places[(i + 1) % shown.length])} />
+          <path key={i} className="course-line" d={course(places[i], places[(i + 1) % shown.length], gap)} />
         ))}
       {shown.map(({ title, level, mode, pennants }, i) => {
         const { coast, depths } = island(i * 7 + 3 + title.length * 31, radius * scale)
-        const lines = level.split(' · ')
+        // Nobody is there in this slot: then it has no level.
+        const levels = level.split(' · ').filter(Boolean)
+        const lines =
+          levels.length > 1
+            ? [`${levels.length} levels`]
+            : levels.flatMap((one) => inLines(one, Math.round(lineLength * scale)))
+        const top = lines.length > 1 ? -24 : -12
         return (
           <g key={i} transform={`translate(${places[i].join()})`}>
             {[...depths].reverse().map((path, d) => (
@@ -82,13 +125,19 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
               />
             ))}
             <path d={coast} className="coast" />
-            <text className="island-title" y={-12} textAnchor="middle">
+            <text
+              className={scale < 0.7 ? 'island-title small-island' : 'island-title'}
+              y={top}
+              textAnchor="middle"
+            >
               {title}
             </text>
-            <text className="island-level" y={9} textAnchor="middle">
-              {lines.length > 1 ? `${lines.length} levels` : lines[0]}
-            </text>
-            <text className="muted" y={29} textAnchor="middle">
+            {lines.map((line, l) => (
+              <text key={line} className="island-level" y={top + 21 + 17 * l} textAnchor="middle">
+                {line}
+              </text>
+            ))}
+            <text className="muted" y={top + 24 + 17 * lines.length} textAnchor="middle">
               {modeInWords[mode]}
             </text>
             {pennants.map((number, p) => (
@@ -110,16 +159,17 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
 }
 
 /** A gentle curve from coast to coast; between islands above each other, out at their seaward side. */
-function course([x1, y1]: [number, number], [x2, y2]: [number, number]): string {
+function course([x1, y1]: [number, number], [x2, y2]: [number, number], gap: number): string {
   if (Math.abs(y2 - y1) > Math.abs(x2 - x1)) {
     const side = (x1 + x2) / 2 > width / 2 ? 1 : -1
     const down = Math.sign(y2 - y1)
-    const out = Math.max(side * x1, side * x2) * side + side * 172
-    return `M${x1 + side * 118},${y1 + down * 46}Q${out},${(y1 + y2) / 2} ${x2 + side * 118},${y2 - down * 46}`
+    const beyond = Math.max(side * x1, side * x2) * side + side * (gap + 54)
+    const out = Math.max(8, Math.min(width - 8, beyond))
+    const lift = down * gap * 0.4
+    return `M${x1 + side * gap},${y1 + lift}Q${out},${(y1 + y2) / 2} ${x2 + side * gap},${y2 - lift}`
   }
   const length = Math.hypot(x2 - x1, y2 - y1)
   const [ux, uy] = [(x2 - x1) / length, (y2 - y1) / length]
-  const gap = 118
   const [sx, sy] = [x1 + ux * gap, y1 + uy * gap]
   const [ex, ey] = [x2 - ux * gap, y2 - uy * gap]
   return `M${sx},${sy}Q${(sx + ex) / 2 - uy * 26},${(sy + ey) / 2 + ux * 26} ${ex},${ey}`

@@ -71,6 +71,7 @@ const anyInput = fc
       fc.record({
         mode: fc.constantFrom('adult-led', 'adult-near', 'own', 'digital'),
         places: fc.integer({ min: 3, max: 12 }),
+        groups: fc.option(fc.integer({ min: 1, max: 2 }), { nil: undefined }),
       }),
       { minLength: 2, maxLength: 5 },
     ),
@@ -115,10 +116,11 @@ function expectHeld(input: PlanInput) {
       const now = visits.filter((visit) => visit.session === session && visit.slot === slot)
       expect(new Set(now.map(({ group }) => group)).size).toBe(now.length)
       const busy = new Set(now.map(({ station }) => station))
-      for (const { id, places } of input.stations)
-        expect(
-          now.filter(({ station }) => station === id).reduce((sum, { group }) => sum + sizeOf(group), 0),
-        ).toBeLessThanOrEqual(places)
+      for (const { id, places, groups = Infinity } of input.stations) {
+        const here = now.filter(({ station }) => station === id)
+        expect(here.reduce((sum, { group }) => sum + sizeOf(group), 0)).toBeLessThanOrEqual(places)
+        expect(here.length).toBeLessThanOrEqual(groups)
+      }
       const watched = [...busy].filter((id) => modeOf(id).startsWith('adult'))
       expect(watched.length).toBeLessThanOrEqual(input.adults)
       const there = adults.filter((place) => place.session === session && place.slot === slot)
@@ -384,4 +386,23 @@ test('equal seeds give equal plans, and bad input names its field', () => {
     'pins.0.session',
   ])
   expect(paths({ slots: 0 })).toEqual(['slots'])
+})
+
+test('a station that takes one group gets no second one, however well it suits it', () => {
+  const input = square(3)
+  const best = input.stations[0].id
+  const { visits } = makePlan({
+    ...input,
+    stations: input.stations.map((station) => ({ ...station, places: 60, groups: 1 })),
+    offers: input.offers.map((offer) => ({
+      ...offer,
+      success: Object.fromEntries(
+        Object.keys(offer.success).map((group) => [group, offer.station === best ? 0.8 : 0.2]),
+      ),
+    })),
+  })
+  for (const slot of [0, 1, 2]) {
+    const stations = visits.filter((visit) => visit.slot === slot).map(({ station }) => station)
+    expect(new Set(stations).size).toBe(stations.length)
+  }
 })

@@ -45,6 +45,8 @@ const stationSchema = z.object({
   mode: z.enum(stationModes),
   /** Children who can be there at once. */
   places: z.number().int().min(1).max(60),
+  /** Groups that can be there at once; left out: as many as there are places for. */
+  groups: z.number().int().min(1).max(60).optional(),
 })
 
 const offerSchema = z.object({

@@ -48,6 +48,7 @@ export function brokenInSlot(
   const { groups, stations } = input
   const broken: HardRule[] = []
   const children = new Array<number>(stations.length).fill(0)
+  const tables = new Array<number>(stations.length).fill(0)
   const used = new Float64Array(stock.length)
   let floor = 0
   const loud = new Array<number>(stations.length).fill(0)
@@ -56,6 +57,7 @@ export function brokenInSlot(
     if (at < 0) continue
     const offer = offers[at]
     children[offer.station] += groups[g].children
+    tables[offer.station]++
     loud[offer.station] = Math.max(loud[offer.station], offer.noise)
     if (offer.floor === 3) floor++
     for (const { item, count } of offer.needs[g]) used[item] += count
@@ -63,7 +65,8 @@ export function brokenInSlot(
   let adults = 0
   let noise = 0
   for (let s = 0; s < stations.length; s++) {
-    if (children[s] > stations[s].places && !broken.includes('places')) broken.push('places')
+    const full = children[s] > stations[s].places || tables[s] > (stations[s].groups ?? Infinity)
+    if (full && !broken.includes('places')) broken.push('places')
     if (children[s] > 0 && (stations[s].mode === 'adult-led' || stations[s].mode === 'adult-near')) adults++
     noise += loud[s]
   }

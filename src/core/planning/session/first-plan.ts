@@ -1,16 +1,20 @@
+import { ownBand } from '../../evidence/fit'
 import { games, type AnyGame } from '../../games'
 import { splitIntoSets } from '../../games/sets'
+import { fitCost } from '../../grouping/fit-cost'
 import type { StrandId } from '../../skills'
 import { againstInventory } from '../inventory'
 import { addDays, schoolDaysBetween, weekday, type Day } from '../calendar'
 import { materialsOf } from '../materials'
+import { rotate } from '../rotation'
 import { usualCoolDown, usualNoiseLimit } from '../plan/problem'
 import { isPrinted } from '../shelf'
 import { usualAround } from '../timetable'
 import type { Figures, PlanContext, PlannedGroup, Room } from './context'
-import { levelOfGroup } from './levels'
-import type { Plan, PlannedStation } from './plan'
-import { finishOf, materialsAt } from './visits'
+import { levelOfGroup, misfitOf, type GroupLevel } from './levels'
+import type { Cell, Plan, PlannedStation } from './plan'
+import { finishOf, likelyEnough, materialsAt } from './visits'
+import { bestRound } from './who-begins-where'
 
 /** As many stations as groups, but no more than this: a class has so many tables and one adult. */
 const mostStations = 6
@@ -33,6 +37,7 @@ interface Candidate {
   levels: string[]
   /** Of all children those in their zone there, as a share. */
   fit: number
+  at: GroupLevel[]
   /** The strand it practises most for these groups. */
   strand: StrandId
   /** School days since any group played it; null: never. */
@@ -42,7 +47,8 @@ interface Candidate {
 /**
  * A plan to start from, made for the class: a station for each group, an adult at the first, games by how they fit the
  * groups, whether they end in the slot, what was practised least of late and what is on the shelf; none that was played
- * in the last session or within the cool-down, as long as there are others.
+ * in the last session or within the cool-down, as long as there are others that go as well; on the round that suits the
+ * groups best.
  */
 export function firstPlan(
   today: Day,
@@ -62,17 +68,27 @@ export function firstPlan(
       .slice(0, count)
       .reduce((sum, noise) => sum + noise, 0)
   const near = lastDayOf(room)
-  const rules: ((one: Candidate) => boolean)[] = [
-    ({ game, ago }) => (ago === null || ago > usualCoolDown) && !playedOn(room, game.id, near),
-    ({ game }) => !playedOn(room, game.id, near),
-    () => true,
+  const cooledDown = ({ game, ago }: Candidate) =>
+    (ago === null || ago > usualCoolDown) && !playedOn(room, game.id, near)
+  const notLastTime = ({ game }: Candidate) => !playedOn(room, game.id, near)
+  const goesWell = (one: Candidate) => misfits(one, groups, figures).length * 2 <= groups.length
+  // A game again soon is a lesser evil than one that most groups can't end, or that is at nobody's level.
+  const rules: { allowed: (one: Candidate) => boolean; well: boolean }[] = [
+    { allowed: cooledDown, well: true },
+    { allowed: notLastTime, well: true },
+    { allowed: cooledDown, well: false },
+    { allowed: notLastTime, well: false },
+    { allowed: () => true, well: false },
   ]
-  for (const allowed of rules) {
+  for (const { allowed, well } of rules) {
+    if (chosen.length === count) break
     const byFit = candidates
       .filter((one) => allowed(one) && !chosen.includes(one))
       .sort((a, b) => b.fit - a.fit)
     const quiet = byFit.filter(({ game }) => game.room.noise <= 1)
-    const open = [...new Set([...byFit.slice(0, lookedAt), ...quiet.slice(0, lookedAt)])]
+    const open = [...new Set([...byFit.slice(0, lookedAt), ...quiet.slice(0, lookedAt)])].filter(
+      (one) => !well || goesWell(one),
+    )
     const worth = new Map(open.map((one) => [one, worthOf(one, groups, room, figures)]))
     while (chosen.length < count) {
       const left = open.filter((one) => !chosen.includes(one))
@@ -100,15 +116,55 @@ export function firstPlan(
     mode: position === 0 ? 'adult-led' : 'own',
     places: null,
   }))
+  const slots = Math.min(usualSlots, stations.length)
   return {
     day: nextSchoolDay(today),
     startsAt: '10:15',
-    slots: Math.min(usualSlots, stations.length),
+    slots,
     slotMinutes: usualSlotMinutes,
     around: usualAround,
     adults: 1,
     stations,
+    cells: cellsOf(adultFirst, stations, groups, slots, figures),
   }
+}
+
+/** What a visit costs that is a clash; more than any misfit that is none. */
+const clashCost = 100
+
+/** Who is where when: everybody moves on by one, on the round that suits the groups best. */
+function cellsOf(
+  chosen: readonly Candidate[],
+  stations: readonly PlannedStation[],
+  groups: readonly PlannedGroup[],
+  slots: number,
+  figures: Figures,
+): Cell[] {
+  const wrong = chosen.map((one) => misfits(one, groups, figures))
+  const cost = groups.map((_, g) =>
+    chosen.map(({ at }, s) => (wrong[s].includes(g) ? clashCost : 0) + fitCost(at[g].success, ownBand)),
+  )
+  const round = bestRound(cost, slots)
+  return rotate(groups.length, stations.length, slots).map(({ slot, group, station }) => ({
+    slot,
+    groupId: groups[group].id,
+    stationId: stations[round[station]].id,
+    pinned: false,
+    levelId: null,
+  }))
+}
+
+/** Groups, by their place, for which a game would be a clash: it does not end in the slot, or is at nobody's level. */
+function misfits(
+  { game, levels, at }: Candidate,
+  groups: readonly PlannedGroup[],
+  figures: Figures,
+): number[] {
+  return groups.flatMap(({ pupils }, g) => {
+    const sets = splitIntoSets(pupils.length, game.players)
+    const finish = finishOf(game.id, levels[g], sets, usualSlotMinutes, figures)
+    return (finish !== null && finish < likelyEnough) || misfitOf(at[g], pupils.length) !== null ? [g] : []
+  })
 }
 
 /** The day of the last session, if there was one. */
@@ -147,6 +203,7 @@ function candidateOf(
   return {
     game,
     levels,
+    at,
     fit: at.reduce((sum, { fitting }) => sum + fitting, 0) / Math.max(1, children),
     strand,
     ago:
@@ -167,7 +224,8 @@ function worthOf(
     const sets = splitIntoSets(pupils.length, game.players)
     return finishOf(game.id, levels[g], sets, usualSlotMinutes, figures) ?? 1
   })
-  const finish = ends.reduce((sum, share) => sum + Math.min(1, share / 0.8), 0) / Math.max(1, ends.length)
+  const finish =
+    ends.reduce((sum, share) => sum + Math.min(1, share / likelyEnough), 0) / Math.max(1, ends.length)
   const practised = room?.practised[strand]
   const fresh = practised === undefined ? 1 : Math.min(1, schoolDaysBetween(practised, room!.day) / longAgo)
   return 2 * fit + finish + 0.5 * fresh

@@ -25,6 +25,16 @@ export interface GroupLevel {
 /** Right alone less often than this, a level is too hard to be played without help. */
 const hard = 0.5
 
+/** What is wrong with a level for a group as a whole, where at least half of it is known; null: nothing. */
+export function misfitOf(
+  { zone: { known, fitting }, tooHard }: Pick<GroupLevel, 'zone' | 'tooHard'>,
+  children: number,
+): 'too-hard' | 'nobody-in-zone' | null {
+  if (known === 0 || known * 2 < children) return null
+  if (tooHard * 2 > known) return 'too-hard'
+  return fitting === 0 ? 'nobody-in-zone' : null
+}
+
 /** The strand a game practises most, over its levels: whether a child is known is asked there. */
 export function mainStrand(gameId: string, { profile }: Pick<Figures, 'profile'>): StrandId {
   const total = new Map<StrandId, number>()

@@ -56,7 +56,7 @@ export function ruledBy(
   const pinned = plan.cells.filter((cell) => cell.pinned)
   return {
     pasts: new Map(counted.map(({ id, past }) => [id, past])),
-    planner: plannerInput(plan, counted, fitting, inventory),
+    planner: plannerInput(plan, counted, fitting, inventory, [], true),
     ...holdAgainstRules(plan, plannerInput(plan, counted, stays, inventory, pinned), taken),
   }
 }

@@ -42,7 +42,10 @@ export function plannerInput(
   stays: readonly Stay[],
   inventory: Inventory,
   pinned: readonly { slot: number; groupId: string; stationId: string }[] = [],
+  /** A station that names no places takes no more groups than it must: what the planner keeps to, and a teacher need not. */
+  spread = false,
 ): PlannerInput {
+  const fewest = Math.ceil(groups.length / stations.length)
   const onOffer = [...new Set(stations.map(({ gameId }) => gameId))]
   return {
     slots,
@@ -58,7 +61,12 @@ export function plannerInput(
       lastSets,
       together,
     })),
-    stations: stations.map(({ id, mode, places }) => ({ id, mode, places: places ?? asManyAsCome })),
+    stations: stations.map(({ id, mode, places }) => ({
+      id,
+      mode,
+      places: places ?? asManyAsCome,
+      ...(spread && places === null ? { groups: fewest } : {}),
+    })),
     offers: stays.map(({ stationId, groupId, levelId, success, finish }) => ({
       station: stationId,
       game: stationAt({ stations }, stationId).gameId,

@@ -5,6 +5,7 @@ import { materialsOf, type Need, type SlotDemand } from '../materials'
 import { isPrinted } from '../shelf'
 import { timetable, type Timetable } from '../timetable'
 import type { Figures, PlanContext } from './context'
+import { misfitOf } from './levels'
 import { placed, stationAt, type PlacedPlan, type Plan, type StationMode } from './plan'
 import { ruledBy, showFirst } from './room'
 import type { Gap, PlannerInput, RuleConflict, Ruled } from './rules'
@@ -147,7 +148,7 @@ function conflictsOf(plan: Plan, visits: readonly PlannedVisit[]): Conflict[] {
     )
     const found: Conflict[] = [
       ...(before ? [{ kind: 'again' as const, slot, groupId }] : []),
-      ...misfitOf(visit),
+      ...misfitIn(visit),
     ]
     if (children < players.min) return [...found, { kind: 'too-few', slot, groupId, least: players.min }]
     if (finishInSlot !== null && finishInSlot < likelyEnough)
@@ -156,10 +157,15 @@ function conflictsOf(plan: Plan, visits: readonly PlannedVisit[]): Conflict[] {
   })
 }
 
-/** A level that is wrong for the group as a whole, where at least half of it is known. */
-function misfitOf({ slot, groupId, children, zone, tooHard }: PlannedVisit): Conflict[] {
-  const { known, fitting } = zone
-  if (known === 0 || known * 2 < children) return []
-  if (tooHard * 2 > known) return [{ kind: 'too-hard', slot, groupId, children: tooHard, known }]
-  return fitting === 0 ? [{ kind: 'nobody-in-zone', slot, groupId, known }] : []
+/** A level that is wrong for the group as a whole. */
+function misfitIn(visit: PlannedVisit): Conflict[] {
+  const { slot, groupId, zone, tooHard } = visit
+  switch (misfitOf(visit, visit.children)) {
+    case 'too-hard':
+      return [{ kind: 'too-hard', slot, groupId, children: tooHard, known: zone.known }]
+    case 'nobody-in-zone':
+      return [{ kind: 'nobody-in-zone', slot, groupId, known: zone.known }]
+    case null:
+      return []
+  }
 }
