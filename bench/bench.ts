@@ -4,6 +4,7 @@ import { planning } from './planning'
 import { quickCheck } from './quick-check'
 import { begin, record } from './report'
 import { bundles, screens } from './screens'
+import { term } from './term/report'
 
 /** The parts of the bench. Games come first: from cold, before anything else has been analysed. */
 const parts: Record<string, () => void | Promise<void>> = {
@@ -17,13 +18,16 @@ const parts: Record<string, () => void | Promise<void>> = {
     planning()
     await groupingBesideHighs(200)
   },
+  term() {
+    term(40)
+  },
   async screens() {
     await screens()
     await bundles()
   },
 }
 
-/** `npm run bench [-- games | judgement | screens] [-- record]`: all parts, or some; `record` keeps them in docs/benchmarks.md. */
+/** `npm run bench [-- games | judgement | term | screens] [-- record]`: all parts, or some; `record` keeps them in docs/benchmarks.md. */
 async function main() {
   const wanted = process.argv.slice(2)
   const names = Object.keys(parts)

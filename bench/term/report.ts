@@ -1,0 +1,71 @@
+import { say } from '../report'
+import { liveTerm, policies, type TermOutcome } from './term'
+
+/** Of the ways that only bound or explain so many classes are enough. */
+const classesToExplain = 10
+
+interface Told {
+  name: string
+  outcomes: TermOutcome[]
+}
+
+const sum = (outcomes: readonly TermOutcome[], of: (one: TermOutcome) => number) =>
+  outcomes.reduce((total, one) => total + of(one), 0)
+
+/** Share of child-slots in the true zone, with the half-width of its 95 % interval over the classes. */
+function zoneOf(outcomes: readonly TermOutcome[]): { share: number; half: number } {
+  const shares = outcomes.map(({ trueZone, childSlots }) => trueZone / childSlots)
+  const share = shares.reduce((total, one) => total + one, 0) / shares.length
+  const spread = Math.sqrt(shares.reduce((total, one) => total + (one - share) ** 2, 0) / (shares.length - 1))
+  return { share, half: (1.96 * spread) / Math.sqrt(shares.length) }
+}
+
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+
+/** Ten weeks of simulated classes, run by the product's own defaults and beside them by what is done without it. */
+export function term(classes: number) {
+  say()
+  say(
+    `${classes} simulated classes of 26 (Year 1, abilities and growth hidden) through ten weeks of three sessions:`,
+  )
+  say(
+    'stations and games by the first plan, marks at 60 % of children near an adult and 15 % elsewhere, 3 % slips',
+  )
+  say(
+    '(goals: true zone at least 1.5 × one level for all and 1.15 × week one; false “ready” at most 10 %, false “hard” 5 %)',
+  )
+  const told = new Map<string, Told>()
+  for (const [key, policyOf] of Object.entries(policies)) {
+    const many = key === 'all' || key === 'grow' ? Math.min(classesToExplain, classes) : classes
+    const outcomes = Array.from({ length: many }, (_, seed) => liveTerm(seed + 1, policyOf))
+    const name = policyOf().name
+    told.set(key, { name, outcomes })
+    const { share, half } = zoneOf(outcomes)
+    const children = 26 * many
+    const [ready, hard] = [sum(outcomes, (one) => one.ready.said), sum(outcomes, (one) => one.hard.said)]
+    say(`  ${name}${many < classes ? ` (${many} classes)` : ''}`)
+    say(`    true zone ${percent(share)} (± ${(100 * half).toFixed(1)})`)
+    say(
+      `    “ready” ${(ready / children).toFixed(2)} a child, wrong ${percent(sum(outcomes, (one) => one.ready.wrong) / Math.max(1, ready))}` +
+        `; “hard” ${(hard / children).toFixed(2)} a child, wrong ${percent(sum(outcomes, (one) => one.hard.wrong) / Math.max(1, hard))}`,
+    )
+    say(
+      `    moves ${(sum(outcomes, (one) => one.moves) / children).toFixed(2)} a child, marks ${(sum(outcomes, (one) => one.marks) / children).toFixed(0)} a child` +
+        `; at the end belief − truth on addition ${(sum(outcomes, (one) => one.bias) / many).toFixed(2)}, rmse ${(sum(outcomes, (one) => one.rmse) / many).toFixed(2)} logits`,
+    )
+    const minutes = Object.entries(outcomes[0].minutes).map(
+      ([strand, all]) => `${strand} ${(all / 26).toFixed(0)}`,
+    )
+    say(`    minutes a child in the first class: ${minutes.join(', ')}`)
+  }
+  const ratio = (key: string, beside: string) => {
+    const [own, other] = [told.get(key)!.outcomes, told.get(beside)!.outcomes]
+    const many = Math.min(own.length, other.length)
+    return (zoneOf(own.slice(0, many)).share / zoneOf(other.slice(0, many)).share).toFixed(2)
+  }
+  say(`  the product ÷ one level for all ${ratio('product', 'one')}, ÷ week one ${ratio('product', 'fixed')}`)
+  say(
+    `  with nothing hidden that would be ${ratio('all', 'one')} and ${ratio('all', 'fixed')}: what no judgement can better`,
+  )
+  say(`  if growth unseen were taken in ${ratio('grow', 'one')} and ${ratio('grow', 'fixed')}`)
+}
