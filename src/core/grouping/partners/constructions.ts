@@ -20,6 +20,20 @@ export function affinePlane(children: number, size: number): Rounds | null {
   return [upright, ...slopes]
 }
 
+/**
+ * q groups of up to q children, q a prime: as many rows of q as a group has children, and each round shifts the rows
+ * against each other by another slope (a transversal design; Bose, Shrikhande and Parker 1960, Canadian Journal of
+ * Mathematics 12:189). Nobody meets twice in q rounds. Null for other numbers.
+ */
+export function shiftedRows(children: number, size: number): Rounds | null {
+  const q = children / size
+  if (!Number.isInteger(q) || q < size || !isPrime(q)) return null
+  const rows = Array.from({ length: size }, (_, row) => row)
+  return Array.from({ length: q }, (_, slope) =>
+    Array.from({ length: q }, (_, shift) => rows.map((row) => row * q + ((slope * row + shift) % q))),
+  )
+}
+
 /** Swaps weighed up for one base round; it is a small puzzle or has no solution. */
 const baseTries = 400_000
 

@@ -35,6 +35,35 @@ test.each([
   }
 })
 
+// Transversal designs; the rounds of 20 in fours are the known best of the social golfers (Harvey 2002, CSPLib 010).
+test.each([
+  [20, 4, 5],
+  [15, 3, 5],
+  [21, 3, 7],
+  [28, 4, 7],
+  [35, 5, 7],
+])('%i children in groups of %i over %i rounds: nobody meets twice', (children, size, rounds) => {
+  const found = made({ children, size, rounds })
+  expect(found.rounds).toHaveLength(rounds)
+  for (const group of found.rounds.flat()) expect(group).toHaveLength(size)
+  expect(Math.max(...meetings(found.rounds, children).values())).toBe(1)
+  expect(found).toMatchObject({ repeats: 0, fewest: 0 })
+})
+
+test('twelve in fours over three rounds: six repeats are proved to be as few as there can be', () => {
+  // Three groups of the first round: each later group of four has two children of one of them.
+  expect(made({ children: 12, size: 4, rounds: 3 })).toMatchObject({ repeats: 6, fewest: 6 })
+})
+
+test('twelve in threes: four rounds without a repeat, five with a few, which are not proved to be fewest', () => {
+  expect(made({ children: 12, size: 3, rounds: 4 }).repeats).toBe(0)
+  // There is no nearly Kirkman triple system of order 12 (Kotzig and Rosa 1974, from memory): none is impossible.
+  const five = made({ children: 12, size: 3, rounds: 5, tries: 300_000 })
+  expect(five.fewest).toBe(0)
+  expect(five.repeats).toBeGreaterThan(0)
+  expect(five.repeats).toBeLessThanOrEqual(3)
+})
+
 test('a class of 26 in threes: eight rounds without a repeat, in groups of three and one of two', () => {
   const { rounds, repeats } = made({ children: 26, size: 3, rounds: 8 })
   expect(rounds[0].map((group) => group.length).sort()).toEqual([2, 3, 3, 3, 3, 3, 3, 3, 3])

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { seededChance } from '../../chance/chance'
-import { affinePlane, turnedRound, type Rounds } from './constructions'
+import { affinePlane, shiftedRows, turnedRound, type Rounds } from './constructions'
 import { arrange, eachPairOnce } from './meetings'
 import { fewestRepeats, groupSizes } from './sizes'
 
@@ -37,7 +37,7 @@ export interface PartnerRounds {
   rounds: Rounds
   /** Σ over pairs of max(0, meetings − 1), meetings before included. */
   repeats: number
-  /** No rounds can have fewer, by counting. */
+  /** No rounds can have fewer: proved by counting, though there may be none that have as few. */
   fewest: number
 }
 
@@ -52,10 +52,15 @@ export function partnerRounds({ children, size, rounds, met, seed, tries }: Part
   const before = new Float64Array(children * children)
   for (const [a, b, times] of met) before[Math.min(a, b) * children + Math.max(a, b)] += times
   const fewest = fewestRepeats(children, sizes, rounds)
+  const isLong = (made: Rounds | null) => made !== null && rounds <= made.length
+  // Those that are written down at once come before the one that is a search of its own.
   const perfect =
-    met.length === 0 ? (affinePlane(children, size) ?? turnedRound(children, size, chance)) : null
+    met.length > 0
+      ? null
+      : ([affinePlane(children, size), shiftedRows(children, size)].find(isLong) ??
+        turnedRound(children, size, chance))
   const found =
-    perfect && rounds <= perfect.length
+    perfect && isLong(perfect)
       ? perfect.slice(0, rounds)
       : arrange(eachPairOnce(children, sizes, rounds, before), chance, tries, fewest).rounds
   return { rounds: found, repeats: repeatsOf(found, children, before), fewest }
