@@ -109,9 +109,19 @@ export class Person {
       try {
         return await (await this.button(name)).click()
       } catch (thrown) {
-        if (!(thrown instanceof error.StaleElementReferenceError) || attempt === 5) throw thrown
+        if (attempt === 5) throw thrown
+        // Under a bar at the edge of the window: a person moves the page on.
+        if (thrown instanceof error.ElementClickInterceptedError) await this.bringIntoView(name)
+        else if (!(thrown instanceof error.StaleElementReferenceError)) throw thrown
       }
     }
+  }
+
+  private async bringIntoView(name: string) {
+    await this.driver.executeScript(
+      'arguments[0].scrollIntoView({ block: "center" })',
+      await this.button(name),
+    )
   }
 
   /** A form field by its label. */
