@@ -28,6 +28,7 @@ export function fitOf(children: readonly PlannedChild[]): ClassFit {
     abilities: Object.fromEntries(
       children.map(({ id, rightAlone }) => [id, rightAlone[strand].reduce((sum, share) => sum + share, 0)]),
     ),
+    spans: {},
     notKnown: children.flatMap(({ id, notKnown }) => (notKnown.includes(strand) ? [id] : [])),
   }
 }

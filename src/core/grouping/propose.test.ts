@@ -15,7 +15,7 @@ function classOf(n: number, seed = 1): { ids: string[]; fit: ClassFit } {
   const success = Object.fromEntries(
     ids.map((id) => [id, [0, 2, 4, 6].map((difficulty) => 1 / (1 + Math.exp(difficulty - abilities[id])))]),
   )
-  return { ids, fit: { levels, success, abilities, notKnown: [] } }
+  return { ids, fit: { levels, success, abilities, notKnown: [], spans: {} } }
 }
 
 /** Not counted from 0: a group is its pennant, wherever it stands. */

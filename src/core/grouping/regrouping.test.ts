@@ -17,6 +17,7 @@ function dealtClass(seed: number) {
     ),
     abilities,
     notKnown: [],
+    spans: {},
   }
   const groups = [0, 1, 2].map((g) => ({
     pennant: [4, 0, 2][g],
@@ -103,6 +104,7 @@ test('who needs an adult near moves to where one is; while no group has one, tha
     success: Object.fromEntries(ids.map((id) => [id, [0.8]])),
     abilities: Object.fromEntries(ids.map((id) => [id, 0])),
     notKnown: [],
+    spans: {},
   }
   const movedWith = (adults: boolean[]) => {
     const groups = [

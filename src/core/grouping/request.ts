@@ -125,6 +125,8 @@ export interface ClassFit {
   abilities: Record<string, number>
   /** Children of whom too little was seen on that strand to say how a level fits. */
   notKnown: string[]
+  /** Of each of these, what it could get right alone at each level if it could as little, or as much, as may well be. */
+  spans: Record<string, { low: number[]; high: number[] }>
 }
 
 /** Two children to be kept apart or together. */

@@ -74,3 +74,17 @@ test('regrouping: the fewest moves that help, accepted as a new version', async 
     ).toBeGreaterThan(page.standing.groups[g].pupils.length / 2),
   )
 })
+
+test('a child of whom nothing was seen has a span where it may well stand, around what is expected', async () => {
+  const classId = await newClass()
+  const { fits, children } = await groupsPage(viewer, { classId })
+  const { spans, success, notKnown } = fits.landfall
+  expect(notKnown.sort()).toEqual(children.map(({ id }) => id).sort())
+  for (const id of notKnown)
+    success[id].forEach((expected, level) => {
+      const { low, high } = spans[id]
+      expect(low[level]).toBeLessThan(high[level])
+      expect(low[level]).toBeLessThanOrEqual(expected)
+      expect(high[level]).toBeGreaterThanOrEqual(expected)
+    })
+})

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { logistic } from '@/core/evidence/observation'
 import { mayOffer } from '@/core/evidence/begun'
 import { games, gameIdSchema, gameOf } from '@/core/games'
 import type { GroupsDraft } from '@/core/grouping/draft'
@@ -7,6 +8,7 @@ import { pennantsFor, type Groups } from '@/core/grouping/groups'
 import { groupingModeSchema } from '@/core/grouping/mode'
 import { mostGroups } from '@/core/grouping/pennants'
 import { evenSizes, requestFor, type ClassFit, type Link } from '@/core/grouping/request'
+import { strandOf, type StrandId } from '@/core/skills'
 import { lockClass } from '@/data/queries/classes'
 import {
   groupingOf,
@@ -57,6 +59,16 @@ async function linksIn(scope: ClassScope): Promise<Link[]> {
   return (await linksOf(scope)).map(({ kind, pupilA, pupilB }) => ({ kind, a: pupilA, b: pupilB }))
 }
 
+/** Expected success where the child is as able on the strand as at 10 and at 90 % of what is believed of it. */
+function spanAt(gameId: string, { rightAlone, estimates }: Child, strand: StrandId) {
+  const at = (ability: number) => ({
+    ...rightAlone,
+    [strand]: strandOf(strand).steps.map(({ difficulty }) => logistic(ability - difficulty)),
+  })
+  const [low, high] = successAt(gameId, [at(estimates[strand].p10), at(estimates[strand].p90)])
+  return { low, high }
+}
+
 function fitAt(gameId: string, children: readonly Child[]): ClassFit {
   const strand = mainStrand(gameId)
   const success = successAt(
@@ -67,6 +79,11 @@ function fitAt(gameId: string, children: readonly Child[]): ClassFit {
     levels: gameOf(gameId).levels.map(({ id, title }) => ({ id, title })),
     success: Object.fromEntries(children.map(({ id }, child) => [id, success[child]])),
     abilities: Object.fromEntries(children.map(({ id, estimates }) => [id, estimates[strand].mean])),
+    spans: Object.fromEntries(
+      children
+        .filter(({ notKnown }) => notKnown.includes(strand))
+        .map((child) => [child.id, spanAt(gameId, child, strand)]),
+    ),
     notKnown: children.flatMap(({ id, notKnown }) => (notKnown.includes(strand) ? [id] : [])),
   }
 }

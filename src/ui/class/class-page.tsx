@@ -115,59 +115,61 @@ export function ClassPage(props: Props) {
         </nav>
       )}
       {rows.length > 0 && (
-        <table className="class-table">
-          <thead>
-            <tr>
-              <th scope="col" className="choose">
-                <input
-                  type="checkbox"
-                  aria-label="Choose everybody"
-                  checked={placed.length === rows.length}
-                  onChange={() => setChosen(chooseAll(chosen, order))}
-                />
-              </th>
-              <th scope="col">Name</th>
-              {strands.map((id) => (
-                <th key={id} scope="col">
-                  {strandOf(id).title}
-                </th>
-              ))}
-              <th scope="col">Last seen</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.id} className={chosen.ids.has(row.id) ? 'chosen' : undefined}>
-                <td className="choose">
+        <div className="class-scroll">
+          <table className="class-table">
+            <thead>
+              <tr>
+                <th scope="col" className="choose">
                   <input
                     type="checkbox"
-                    aria-label={`Choose ${row.name}`}
-                    checked={chosen.ids.has(row.id)}
-                    onChange={({ nativeEvent }) =>
-                      setChosen(choose(chosen, order, row.id, (nativeEvent as MouseEvent).shiftKey))
-                    }
+                    aria-label="Choose everybody"
+                    checked={placed.length === rows.length}
+                    onChange={() => setChosen(chooseAll(chosen, order))}
                   />
-                </td>
-                <th scope="row">
-                  <Link href={`/c/${classId}/children/${row.id}`} prefetch={false}>
-                    {row.name}
-                  </Link>
                 </th>
+                <th scope="col">Name</th>
                 {strands.map((id) => (
-                  <td key={id}>
-                    <StrandCell
-                      strand={id}
-                      cell={row.cells[id]!}
-                      name={row.name}
-                      onPlace={() => setPlacing(row)}
+                  <th key={id} scope="col">
+                    {strandOf(id).title}
+                  </th>
+                ))}
+                <th scope="col">Last seen</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <tr key={row.id} className={chosen.ids.has(row.id) ? 'chosen' : undefined}>
+                  <td className="choose">
+                    <input
+                      type="checkbox"
+                      aria-label={`Choose ${row.name}`}
+                      checked={chosen.ids.has(row.id)}
+                      onChange={({ nativeEvent }) =>
+                        setChosen(choose(chosen, order, row.id, (nativeEvent as MouseEvent).shiftKey))
+                      }
                     />
                   </td>
-                ))}
-                <td className="muted">{row.lastSeen === null ? 'not yet' : agoInWords(since(row)!)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                  <th scope="row">
+                    <Link href={`/c/${classId}/children/${row.id}`} prefetch={false}>
+                      {row.name}
+                    </Link>
+                  </th>
+                  {strands.map((id) => (
+                    <td key={id}>
+                      <StrandCell
+                        strand={id}
+                        cell={row.cells[id]!}
+                        name={row.name}
+                        onPlace={() => setPlacing(row)}
+                      />
+                    </td>
+                  ))}
+                  <td className="muted">{row.lastSeen === null ? 'not yet' : agoInWords(since(row)!)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
       {placed.length > 0 && (
         <PlaceBar

@@ -22,6 +22,8 @@ interface Named {
   locked: boolean
   /** Enough was seen of it to say how its level fits. */
   known: boolean
+  /** Where it may well stand, as long as it is not known. */
+  span: [number, number] | null
   /** The child's own range, where it has one. */
   range: string | undefined
 }
@@ -103,7 +105,20 @@ export function Lane(props: LaneProps) {
           className="zone"
           ref={styled({ left: `${laneX(band[0])}px`, width: `${laneX(band[1]) - laneX(band[0])}px` })}
         />
-        {inRows(children).map((child) => (
+        {inRows(children).map(({ id, span, row }) =>
+          span ? (
+            <span
+              key={`span ${id}`}
+              className="lane-span"
+              ref={styled({
+                left: `${laneX(span[0])}px`,
+                width: `${Math.max(8, laneX(span[1]) - laneX(span[0]))}px`,
+                top: `${8 + row * 26}px`,
+              })}
+            />
+          ) : null,
+        )}
+        {inRows(children).map(({ span: _span, ...child }) => (
           <Name
             key={child.id}
             {...child}
@@ -131,7 +146,7 @@ function Name({
   selected,
   onSelect,
   onMove,
-}: Named & {
+}: Omit<Named, 'span'> & {
   x: number
   row: number
   fits: boolean

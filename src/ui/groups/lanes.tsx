@@ -96,6 +96,7 @@ export function Lanes({
               success: table.successOf(id, group),
               locked: table.locked.includes(id),
               known: !table.fit.notKnown.includes(id),
+              span: table.spanOf(id, group),
               range: table.rangeOf(id),
             }))}
           </Lane>

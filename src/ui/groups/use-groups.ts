@@ -40,6 +40,12 @@ export function useGroups(classId: string, page: GroupsPage) {
     fitOf: (gameId: string): ClassFit | undefined => fits[gameId],
     learn: (gameId: string, found: ClassFit) => setFits((known) => ({ ...known, [gameId]: found })),
     successOf: (child: string, group: Group) => successInGroup(fit, child, group, own),
+    /** Of a child that is not known yet: from what to what share it may well get right alone. */
+    spanOf: (child: string, group: Group): [number, number] | null => {
+      const span = fit.spans[child]
+      const at = Math.max(0, level(own[child] ?? group.levelId))
+      return span ? [span.low[at], span.high[at]] : null
+    },
     /** The child's own range in words; undefined: it plays at its group's level. */
     rangeOf: (child: string) => (own[child] === undefined ? undefined : fit.levels[level(own[child])].title),
     /** Who plays in one pair with the child. */
