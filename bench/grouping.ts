@@ -1,8 +1,8 @@
 import { seededChance } from '@/core/chance/chance'
-import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/group'
-import type { Grouping, GroupingProblem } from '@/core/grouping/problem'
+import { groupInputSchema, makeGroups, problemOf } from '@/core/grouping/making/make-groups'
+import type { Grouping, GroupingProblem } from '@/core/grouping/problem/problem'
 import { optimum, randomClass } from '@/core/grouping/testing/integer-model'
-import { ContradictoryLimits } from '@/core/grouping/units'
+import { ContradictoryLimits } from '@/core/grouping/problem/units'
 import { median, say } from './report'
 
 /** A class of 24 to 34 with a few children together, apart, locked and in need of an adult near. */

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { Key } from 'selenium-webdriver'
-import { few, hundredths } from '../src/ui/words'
+import { oneDecimal, inHundred } from '../src/ui/words'
 import { Person } from './support/browser'
 import { startServer, type TestServer } from './support/server'
 
@@ -59,19 +59,21 @@ test.each([
   const heading =
     finish >= 0.995
       ? 'Nearly always finishes in your slot'
-      : `Finishes in your slot ${hundredths(finish)} times in 100`
+      : `Finishes in your slot ${inHundred(finish)} times in 100`
   await person.sees(new RegExp(`^${heading}$`))
   const figures = await workedOut()
   const goes =
     set.goes.p10 === set.goes.p90 ? `${set.goes.p10} goes` : `Usually ${set.goes.p10} to ${set.goes.p90} goes`
-  const [from, to] = [few(minutes.p10), few(minutes.p90)]
+  const [from, to] = [oneDecimal(minutes.p10), oneDecimal(minutes.p90)]
   expect(figures).toContain(`${goes}, about ${from === to ? from : `${from} to ${to}`} minutes ${method}`)
-  expect(figures).toContain(`${few(set.goes.mean)} goes on average, ${few(minutes.mean)} minutes`)
-  if (set.deadShare > 0) expect(figures).toContain(`${hundredths(set.deadShare)} in 100 goes are dead`)
-  expect(figures).toContain(`works out ${few(practice.itemsPerChildPer10Min)} facts in ten minutes`)
-  expect(figures).toContain(`waits ${hundredths(practice.waitingShare)} % of the time`)
+  expect(figures).toContain(
+    `${oneDecimal(set.goes.mean)} goes on average, ${oneDecimal(minutes.mean)} minutes`,
+  )
+  if (set.deadShare > 0) expect(figures).toContain(`${inHundred(set.deadShare)} in 100 goes are dead`)
+  expect(figures).toContain(`works out ${oneDecimal(practice.itemsPerChildPer10Min)} facts in ten minutes`)
+  expect(figures).toContain(`waits ${inHundred(practice.waitingShare)} % of the time`)
   if (set.firstPlayerWins !== null)
-    expect(figures).toContain(`Who starts wins ${hundredths(set.firstPlayerWins)} in 100`)
+    expect(figures).toContain(`Who starts wins ${inHundred(set.firstPlayerWins)} in 100`)
   await person.press('As a table')
   const table = await person.text('.figures table')
   for (const { key, share } of practice.items.slice(0, 20))
@@ -89,7 +91,7 @@ test('advice is tried before it is given: its page shows the figures it promised
     players: 3,
     slotMinutes: 4,
   })
-  expect(await person.heading()).toContain(hundredths(promised.minutes.finishInSlot))
+  expect(await person.heading()).toContain(inHundred(promised.minutes.finishInSlot))
 })
 
 test('games played out in a worker agree with the exact figures, can be cancelled, and say that they are simulated', async () => {

@@ -22,7 +22,7 @@ async function freePort(): Promise<number> {
   return port
 }
 
-export interface Block {
+interface Block {
   ms: number
   /** Longest collection of memory, part of a block or not. */
   collectionMs: number

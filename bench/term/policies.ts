@@ -1,11 +1,11 @@
 import { pennantsFor, type Group } from '@/core/grouping/groups'
-import { propose } from '@/core/grouping/propose'
-import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping'
+import { propose } from '@/core/grouping/making/propose'
+import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping/regrouping'
 import { evenSizes, requestFor, type ClassFit } from '@/core/grouping/request'
 import { countLatest, usualCount } from '@/core/evidence/moving-up'
 import { gameOf } from '@/core/games'
 import { ownBand } from '@/core/evidence/fit'
-import { fitCost } from '@/core/grouping/fit-cost'
+import { fitCost } from '@/core/grouping/problem/fit-cost'
 import { levelOfGroup, mainStrand, successAt } from '@/core/planning/session/levels'
 import type { PlannedChild } from '@/core/planning/session/context'
 import { stepIndex } from '@/core/skills'
@@ -13,13 +13,13 @@ import { levelProfile } from '@/server/figures'
 import { stepOfVisit } from '@/server/marks/marks'
 import type { Believed } from './child'
 
-export const figuresByRules = { profile: levelProfile }
+const figuresByRules = { profile: levelProfile }
 /** The game that groups are made by, and how many groups there are. */
 export const groupedBy = 'landfall'
 const groupCount = 6
 
 /** The class as groups are made of it. */
-export function fitOf(children: readonly PlannedChild[]): ClassFit {
+function fitOf(children: readonly PlannedChild[]): ClassFit {
   const strand = mainStrand(groupedBy, figuresByRules)
   const success = successAt(groupedBy, children, figuresByRules)
   return {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { movingUpSchema } from './evidence/moving-up'
-import { groupingModeSchema } from './grouping/mode'
+import { groupingModeSchema } from './grouping/making/mode'
 import { skipOrderSchema } from './skills/skip-order'
 
 /** Where practitioners differ: what a class has settled on. Whatever is left out is done in the usual way. */

@@ -1,4 +1,4 @@
-import type { Band } from '@/core/grouping/fit-cost'
+import type { Band } from '@/core/grouping/problem/fit-cost'
 import { ownBand } from '@/core/evidence/fit'
 import { isKnown } from '@/core/evidence/own-step'
 import type { YearGroup } from '@/core/evidence/prior'

@@ -1,7 +1,7 @@
 import { mayOffer } from '@/core/evidence/begun'
 import { games } from '@/core/games'
 import { placedStrands } from '@/core/skills'
-import { inBand } from '@/core/grouping/fit-cost'
+import { inBand } from '@/core/grouping/problem/fit-cost'
 import { fittingBand } from './children'
 import { createClass } from './classes'
 import { levelMeasure } from './figures'

@@ -112,7 +112,7 @@ test('estimates are worked out anew on the ladders of now, equal to 1e-9, and on
 })
 
 test('what was played is summed up, and pages and the kept plan open as before', async () => {
-  const { view, since } = await planPage(viewer, { classId })
+  const { view, changedSince: since } = await planPage(viewer, { classId })
   expect(since).not.toBe('groups')
   const kept = old.station_session.find(({ state }) => state === 'planned')!
   const cells = old.visit.filter(({ session_id }) => session_id === kept.id)

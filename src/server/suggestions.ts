@@ -3,7 +3,7 @@ import { isPressing, suggest, type Suggestion } from '@/core/evidence/suggestion
 import type { Standing } from '@/core/evidence/own-step'
 import type { Seen } from '@/core/evidence/seen'
 import { gameOf } from '@/core/games'
-import { fitCost } from '@/core/grouping/fit-cost'
+import { fitCost } from '@/core/grouping/problem/fit-cost'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { whatFits, type WhatFits } from '@/core/planning/what-fits'
 import { stepIndex, strandOf, topStep, type StrandId } from '@/core/skills'

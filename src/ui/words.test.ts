@@ -1,7 +1,7 @@
-import { agoInWords, dayInShort, dayInWords, few, many, reasonInWords } from './words'
+import { agoInWords, dayInShort, dayInWords, oneDecimal, many, reasonInWords } from './words'
 
 test('numbers as a teacher reads them', () => {
-  expect([few(7.6), few(7), few(61.2)]).toEqual(['7.6', '7', '61'])
+  expect([oneDecimal(7.6), oneDecimal(7), oneDecimal(61.2)]).toEqual(['7.6', '7', '61'])
   expect([many(1, 'child', 'children'), many(3, 'child', 'children'), many(2, 'station')]).toEqual([
     '1 child',
     '3 children',

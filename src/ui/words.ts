@@ -6,10 +6,10 @@ import { stepOf, type StrandId } from '@/core/skills'
 import type { NamedFit } from '@/server/suggestions'
 
 /** 0.1504 → “15”. */
-export const hundredths = (share: number) => String(Math.round(share * 100))
+export const inHundred = (share: number) => String(Math.round(share * 100))
 
 /** One decimal where it says something: 7.6, 61. */
-export const few = (value: number) =>
+export const oneDecimal = (value: number) =>
   value < 20 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value))
 
 /** “3 of 4 in zone, 1 not known yet” */
@@ -24,8 +24,8 @@ export const many = (count: number, one: string, more = `${one}s`) => `${count} 
 const numbers = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten']
 
 /** A number at the start of a sentence. */
-export const capital = (count: number) => numbers[count] ?? String(count)
-export const lower = (count: number) => capital(count).toLowerCase()
+export const spelledAtStart = (count: number) => numbers[count] ?? String(count)
+export const spelled = (count: number) => spelledAtStart(count).toLowerCase()
 
 const longDay = new Intl.DateTimeFormat('en-GB', {
   weekday: 'long',
@@ -43,8 +43,8 @@ export const dayInShort = (day: string) => shortDay.format(new Date(`${day}T00:0
 /** “three days ago”, “today”, in school days. */
 export function agoInWords(schoolDays: number): string {
   if (schoolDays <= 0) return 'today'
-  if (schoolDays < 10) return schoolDays === 1 ? 'yesterday' : `${lower(schoolDays)} school days ago`
-  return `${lower(Math.round(schoolDays / 5))} weeks ago`
+  if (schoolDays < 10) return schoolDays === 1 ? 'yesterday' : `${spelled(schoolDays)} school days ago`
+  return `${spelled(Math.round(schoolDays / 5))} weeks ago`
 }
 
 export const modeInWords = {
@@ -61,9 +61,9 @@ export function reasonInWords(suggestion: Suggestion, strand: StrandId, step: st
   const at = `“${stepOf({ strand, step }).short}”`
   switch (suggestion.kind) {
     case 'ready':
-      return `may be ready: ${aloneInWords(suggestion)} at ${at}, on ${lower(suggestion.days)} ${suggestion.days === 1 ? 'day' : 'days'}`
+      return `may be ready: ${aloneInWords(suggestion)} at ${at}, on ${spelled(suggestion.days)} ${suggestion.days === 1 ? 'day' : 'days'}`
     case 'hard':
-      return `finds ${at} hard: ${aloneInWords(suggestion)}, on ${lower(suggestion.days)} days`
+      return `finds ${at} hard: ${aloneInWords(suggestion)}, on ${spelled(suggestion.days)} days`
     case 'right':
       return `works at the right step: ${aloneInWords(suggestion)} at ${at}`
     case 'another-look':
@@ -107,9 +107,9 @@ export function fitInWords(fits: NamedFit): string {
 
 function shorter(before: number | null, after: number | null): string {
   if (before === null || after === null) return ''
-  return few(before) === few(after)
+  return oneDecimal(before) === oneDecimal(after)
     ? 'The game stays as long.'
-    : `${few(after)} goes instead of ${few(before)}.`
+    : `${oneDecimal(after)} goes instead of ${oneDecimal(before)}.`
 }
 
 /** Advice as a heading and the sentence that says what was found by trying it. */
@@ -121,22 +121,22 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
     'let-passing-count': 'Let passing the goal count',
     'bounce-back': 'Bounce back from the goal',
     'one-die-near-goal': 'One die near the goal',
-    'fewer-spaces': `Make it ${lower(amount ?? 0)} spaces`,
-    'fewer-hazards': amount === 1 ? 'Only one squall' : `Only ${lower(amount ?? 0)} squalls`,
+    'fewer-spaces': `Make it ${spelled(amount ?? 0)} spaces`,
+    'fewer-hazards': amount === 1 ? 'Only one squall' : `Only ${spelled(amount ?? 0)} squalls`,
     'fewer-blanks': 'One blank in each row',
     'use-neighbour': 'Taken? Use the one next door',
     'fewer-cards': `Use ${amount} cards`,
     'fewer-rounds': amount === undefined ? 'Make it shorter' : `Stop after ${amount}`,
-    'fewer-tokens': `Play with ${lower(amount ?? 0)}`,
+    'fewer-tokens': `Play with ${spelled(amount ?? 0)}`,
     'shorter-track': `A shorter way: ${amount}`,
     'another-device': 'Change what decides the go',
-    'smaller-sets': `Play in sets of ${lower(amount ?? 0)}`,
+    'smaller-sets': `Play in sets of ${spelled(amount ?? 0)}`,
   }[change]
   const found =
     why === 'finishes'
-      ? `Finishes ${hundredths(after.finishInSlot ?? 0)} times in 100 instead of ${hundredths(before.finishInSlot ?? 0)}.`
+      ? `Finishes ${inHundred(after.finishInSlot ?? 0)} times in 100 instead of ${inHundred(before.finishInSlot ?? 0)}.`
       : why === 'less-dead'
-        ? `${hundredths(before.deadShare)} in 100 goes are spent waiting; then ${hundredths(after.deadShare) === '0' ? 'none' : hundredths(after.deadShare)}. ${shorter(before.goes, after.goes)}`
-        : `A child waits ${hundredths(after.waitingShare)} % of the time instead of ${hundredths(before.waitingShare)} %.`
+        ? `${inHundred(before.deadShare)} in 100 goes are spent waiting; then ${inHundred(after.deadShare) === '0' ? 'none' : inHundred(after.deadShare)}. ${shorter(before.goes, after.goes)}`
+        : `A child waits ${inHundred(after.waitingShare)} % of the time instead of ${inHundred(before.waitingShare)} %.`
   return { heading, found }
 }

@@ -1,10 +1,10 @@
 import { expose } from 'comlink'
 import type { z } from 'zod'
 import type { Group, Groups } from '@/core/grouping/groups'
-import { propose } from '@/core/grouping/propose'
-import { regroupings, type Regrouping } from '@/core/grouping/regrouping'
+import { propose } from '@/core/grouping/making/propose'
+import { regroupings, type Regrouping } from '@/core/grouping/regrouping/regrouping'
 import { groupingRequestSchema } from '@/core/grouping/request'
-import { ContradictoryLimits, type Clash, type Contradiction } from '@/core/grouping/units'
+import { ContradictoryLimits, type Clash, type Contradiction } from '@/core/grouping/problem/units'
 
 /** What was worked out, or the limits that can't hold at once. */
 export type Worked<T> =

@@ -35,11 +35,11 @@ export function solve(
 ): Solved | Unsolved {
   const explored = game.goes === 'call' || game.interaction === 'contest' ? players : 1
   if (game.tooMany?.(params)) return 'too-many-states'
-  const alike = game.alike?.(params)
-  if (alike) {
+  const law = game.sameLawEachGo?.(params)
+  if (law) {
     const branches = goBranches(game, game.setup(params, explored) as GameState, choice, pace)
     if (!branches) return 'too-many-states'
-    return { kind: 'alike', game, alike, branches: weighted(branches) }
+    return { kind: 'same-law', game, law, branches: weighted(branches) }
   }
   const chain =
     effort === 'a-moment'
@@ -59,7 +59,8 @@ const weighted = (branches: readonly Branch<{ outcome: GoOutcome }>[]): Weighted
 export function playExactly(solved: Solved, players: number, seconds: boolean): Play {
   const { game } = solved
   const racers = solved.kind === 'chain' && game.interaction === 'race' && players > 1 ? players : 1
-  const one = solved.kind === 'chain' ? playChain(solved.chain, racers, seconds) : playAlike(solved, seconds)
+  const one =
+    solved.kind === 'chain' ? playChain(solved.chain, racers, seconds) : playSameLaw(solved, seconds)
   // Each on an own board at once: until the slowest is through. Each an own round in turn: one after another.
   if (game.goes === 'parallel') return together(one, players, largestOf)
   return game.interaction === 'rounds' ? together(one, players, sumOf) : one
@@ -120,8 +121,8 @@ function aloneOf(times: readonly WeightedOutcome[]): { goes: number; dead: numbe
 }
 
 /** Goes of one law: as many as are known beforehand, or one where the time ends the game. */
-function playAlike({ alike, branches }: Extract<Solved, { kind: 'alike' }>, seconds: boolean): Play {
-  const goes = alike.goes
+function playSameLaw({ law, branches }: Extract<Solved, { kind: 'same-law' }>, seconds: boolean): Play {
+  const goes = law.goes
   const times = branches.map(({ outcome, probability }) => ({
     outcome,
     probability: probability * (goes ?? 1),
@@ -131,7 +132,7 @@ function playAlike({ alike, branches }: Extract<Solved, { kind: 'alike' }>, seco
     firstWins: null,
     ...expectedOf(times),
     alone: aloneOf(times),
-    seconds: seconds && goes !== null ? secondsOf(branches, goes, alike.pack) : null,
+    seconds: seconds && goes !== null ? secondsOf(branches, goes, law.pack) : null,
     sample: null,
   }
 }

@@ -55,7 +55,7 @@ export function buildGoChain(
   limit = 20_000,
   mostInAll = MOST_IN_ALL,
 ): GoChain | null {
-  const key = game.key
+  const key = game.lumpKey
   if (!key) return null
   const first = game.setup(params, players) as GameState
   const index = new Map([[key(first), 0]])

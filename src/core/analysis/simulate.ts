@@ -56,7 +56,7 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
   const player = new Player(plan, start.players, (event) => {
     if (event.kind === 'answered') items.add(event.item, 1)
   })
-  const timeBoxed = game.alike?.(params).goes === null
+  const timeBoxed = game.sameLawEachGo?.(params).goes === null
   const racing = (game.interaction === 'race' || game.interaction === 'contest') && players > 1
   const tally = new Tally(games, racing)
 

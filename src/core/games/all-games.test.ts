@@ -14,7 +14,7 @@ function play(game: AnyGame, params: unknown, players: number, seed: number, cho
   const chance = seededChance(seed)
   const events: GameEvent[] = []
   let state = game.setup(params, players) as GameState
-  const timeBoxed = game.alike?.(params).goes === null
+  const timeBoxed = game.sameLawEachGo?.(params).goes === null
   let goes = 0
   while (!state.ended && goes < (timeBoxed ? enough : 5000)) {
     state = playGo(game, state, choice, chance, (event) => events.push(event))

@@ -157,7 +157,7 @@ export const cardRun = defineGame<Params, State, number, View>({
     return bestOf(options, (index) => -least(params, expected, maskOf(without(row, index))))
   },
   // Cards of one number beyond the first are only there to be let go.
-  key: ({ rows }) => rows.map((row) => `${row.length}:${maskOf(row)}`).join(),
+  lumpKey: ({ rows }) => rows.map((row) => `${row.length}:${maskOf(row)}`).join(),
   variants: (params): Variant<Params>[] =>
     params.row > 3
       ? [{ change: 'fewer-cards', amount: params.row - 1, params: { ...params, row: params.row - 1 } }]

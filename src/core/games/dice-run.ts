@@ -169,7 +169,7 @@ export const diceRun = defineGame<Params, State, number, View>({
     const expected = expectedThrows(dice)
     return bestOf(options, (keep) => -expected[keep])
   },
-  key: ({ kept }) => kept.join(),
+  lumpKey: ({ kept }) => kept.join(),
   variants: (params): Variant<Params>[] =>
     params.dice > 3
       ? [{ change: 'fewer-tokens', amount: params.dice - 1, params: { ...params, dice: params.dice - 1 } }]

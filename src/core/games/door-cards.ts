@@ -89,7 +89,7 @@ export const doorCards = defineGame<Params, State, 'answer', null>({
   moves: () => ['answer'],
   play,
   view: () => null,
-  key: ({ waiting, back }) => `${waiting} ${back}`,
+  lumpKey: ({ waiting, back }) => `${waiting} ${back}`,
   variants: (params) =>
     params.missed === 'back-of-line'
       ? [{ change: 'fewer-rounds', params: { ...params, missed: 'together' } }]

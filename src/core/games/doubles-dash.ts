@@ -74,7 +74,7 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   play,
   view: () => null,
   // Columns differ in name only: every number is as likely as any other.
-  key: ({ heights }) => [...heights].sort((a, b) => b - a).join(),
+  lumpKey: ({ heights }) => [...heights].sort((a, b) => b - a).join(),
   variants: (params) => fewer(params, 'boxes', 'fewer-spaces', 2),
   materials: ({ boxes, values }) => [
     { item: `doubles sheet, ${values} columns of ${boxes}`, perPlayer: 1 },

@@ -111,7 +111,7 @@ export const fogNumber = defineGame<Params, State, number, View>({
   play,
   view: ({ params, from, to }) => ({ from, to, fact: params.fact }),
   planner: halve,
-  key: ({ from, to }) => `${from} ${to}`,
+  lumpKey: ({ from, to }) => `${from} ${to}`,
   figures: (params) => ({ questionsAtMost: leaves(params).length, leaves: leaves(params) }),
   variants: (params): Variant<Params>[] =>
     params.high > 20 ? [{ change: 'shorter-track', amount: 20, params: { ...params, high: 20 } }] : [],

@@ -76,18 +76,18 @@ export interface Engine<P, S extends GameState, M, V> {
    * Equal for states that go on alike: what an exact analysis lumps together. Left out where there are
    * too many states for one: then the game is simulated.
    */
-  key?: (state: S) => string
+  lumpKey?: (state: S) => string
   /** True where the states are too many for a chain to be tried. */
   tooMany?: (params: P) => boolean
   /** Set where every go has the law of the first one. */
-  alike?: (params: P) => Alike
+  sameLawEachGo?: (params: P) => SameLawEachGo
 }
 
 /**
  * Goes that are all of one law: cards turned one by one from a shuffled pack are exchangeable, so no
  * pack needs to be enumerated.
  */
-export interface Alike {
+export interface SameLawEachGo {
   /** Goes of a whole game; null: until the time is up. */
   goes: number | null
   /** Cards not put back until the pack is through; null: every go stands by itself. */

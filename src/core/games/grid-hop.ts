@@ -153,7 +153,7 @@ export const gridHop = defineGame<Params, State, Move, View>({
   play,
   view: ({ params, left }, player) => ({ params, left: left[player] }),
   planner: soonest,
-  key: ({ left }) => left.map((own) => own.join()).join('|'),
+  lumpKey: ({ left }) => left.map((own) => own.join()).join('|'),
   variants,
   materials: ({ goal, markers }) => [
     { item: goal > 100 ? 'hundred grid to 120' : 'hundred grid', perSet: 1 },

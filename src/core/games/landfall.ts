@@ -226,7 +226,7 @@ export const landfall = defineGame<Params, State, Move, View>({
     left: left(state, player),
     thrown: state.thrown,
   }),
-  key: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
+  lumpKey: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
   variants,
   materials: ({ start, goal, source, record }) => [
     { item: `track ${Math.min(start, goal)} to ${Math.max(start, goal)}`, perPlayer: 1 },

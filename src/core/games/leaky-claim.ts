@@ -85,7 +85,7 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
   },
   view: () => null,
   tooMany: ({ statements }) => statements > 2,
-  alike: ({ rounds }) => ({ goes: rounds, pack: null }),
+  sameLawEachGo: ({ rounds }) => ({ goes: rounds, pack: null }),
   variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 3),
   materials: ({ kind, rounds }) => [
     { item: `claim strips, ${questionKinds[kind].title}`, perSet: rounds },

@@ -181,7 +181,7 @@ export const lowTide = defineGame<Params, State, number, View>({
     const { left } = bestPlay(params)
     return bestOf(ways, (way) => -left[open & ~way])
   },
-  key: ({ open, turn }) => `${turn} ${open.join()}`,
+  lumpKey: ({ open, turn }) => `${turn} ${open.join()}`,
   figures: (params) => {
     const { left, cleared } = bestPlay(params)
     return { score: { mean: left[full(params)] }, cleared: cleared[full(params)] }

@@ -91,7 +91,7 @@ export const risingTide = defineGame<Params, State, 'answer', null>({
   moves: () => ['answer'],
   play,
   view: () => null,
-  key: ({ round, asked, missed }) => `${round} ${asked} ${missed}`,
+  lumpKey: ({ round, asked, missed }) => `${round} ${asked} ${missed}`,
   variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 1),
   materials: ({ kind, rounds, questions }) => [
     { item: `question cards, ${questionKinds[kind].title}`, perPlayer: rounds * questions },

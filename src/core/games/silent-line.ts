@@ -78,7 +78,7 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
   },
   view: ({ cards }, player) => cards[player],
   tooMany: () => true,
-  alike: ({ rounds }) => ({ goes: rounds, pack: null }),
+  sameLawEachGo: ({ rounds }) => ({ goes: rounds, pack: null }),
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 1),
   materials: ({ cards, low, high }) => [
     { item: cards === 'clocks' ? 'clock cards' : `line-up cards ${low} to ${high}`, perSet: 1 },

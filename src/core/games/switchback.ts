@@ -111,7 +111,7 @@ export const switchback = defineGame<Params, State, 'say', null>({
   moves: () => ['say'],
   play,
   view: () => null,
-  key: ({ said }) => String(said),
+  lumpKey: ({ said }) => String(said),
   figures: (params) => {
     const calls = callsOf(params)
     return {

@@ -199,7 +199,7 @@ export const towerBay = defineGame<Params, State, Move, View>({
   },
   planner: rarestFirst,
   // Whose tower it is changes the score, not how the game goes on.
-  key({ towers }) {
+  lumpKey({ towers }) {
     let key = ''
     for (const owner of towers) key += owner < 0 ? '.' : '#'
     return key

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '../games'
-import { groupingModeSchema } from './mode'
+import { groupingModeSchema } from './making/mode'
 import { mostGroups } from './pennants'
 
 const pennantSchema = z

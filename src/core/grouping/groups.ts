@@ -1,5 +1,5 @@
 import { groupNames, mostGroups } from './pennants'
-import type { Clash } from './units'
+import type { Clash } from './problem/units'
 
 /** A group as it is proposed, kept and moved about: known by its pennant, its children and its level by their ids. */
 export interface Group {

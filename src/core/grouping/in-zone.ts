@@ -1,5 +1,5 @@
 import { ownBand } from '../evidence/fit'
-import { fitCost, inBand } from './fit-cost'
+import { fitCost, inBand } from './problem/fit-cost'
 import type { Group, Groups } from './groups'
 import type { ClassFit } from './request'
 

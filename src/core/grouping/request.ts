@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { ownBand } from '../evidence/fit'
 import type { Group } from './groups'
-import { groupingModeSchema } from './mode'
+import { groupingModeSchema } from './making/mode'
 import { mostGroups } from './pennants'
 import {
   bandSchema,
@@ -10,8 +10,8 @@ import {
   togetherSchema,
   type Grouping,
   type GroupingProblem,
-} from './problem'
-import { ContradictoryLimits } from './units'
+} from './problem/problem'
+import { ContradictoryLimits } from './problem/units'
 
 const pennantSchema = z
   .number()

@@ -1,5 +1,5 @@
 import { measureLevel } from '../analysis/level-measure'
-import { inBand } from '../grouping/fit-cost'
+import { inBand } from '../grouping/problem/fit-cost'
 import { ownBand, type ProfileStep } from '../evidence/fit'
 import { gameOf } from '../games'
 import { strandIds, strandOf, type StrandId } from '../skills'

@@ -1,6 +1,6 @@
 import { expectedSuccess, ownBand } from '../evidence/fit'
 import { games, gameOf } from '../games'
-import { inBand } from '../grouping/fit-cost'
+import { inBand } from '../grouping/problem/fit-cost'
 import type { StrandId } from '../skills'
 import type { Figures, PlannedChild } from './session/context'
 

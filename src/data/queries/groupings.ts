@@ -1,5 +1,5 @@
 import { and, desc, eq, getTableColumns, inArray, isNotNull, max, sql } from 'drizzle-orm'
-import type { GroupingMode } from '@/core/grouping/mode'
+import type { GroupingMode } from '@/core/grouping/making/mode'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
 import { grouping, groupingGroup, groupMember } from '../schema'

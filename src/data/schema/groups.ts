@@ -11,7 +11,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { GroupingMode } from '@/core/grouping/mode'
+import type { GroupingMode } from '@/core/grouping/making/mode'
 import type { StrandId } from '@/core/skills'
 import { now } from './columns'
 import { classroom, pupil } from './people'

@@ -1,5 +1,5 @@
 import { classTable, place, saveLinks } from '../classes'
-import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping'
+import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping/regrouping'
 import { groupsPage, proposeGroups, saveGroups } from './groups'
 import { grouped, newClass, openTestSchool, viewer } from '../testing/school'
 

@@ -1,9 +1,9 @@
 import { gameOf } from '@/core/games'
 import type { Group, Groups } from '@/core/grouping/groups'
-import { cheapestLevel } from '@/core/grouping/problem'
-import { propose } from '@/core/grouping/propose'
+import { cheapestLevel } from '@/core/grouping/problem/problem'
+import { propose } from '@/core/grouping/making/propose'
 import { problemOfRequest, type GroupingRequest } from '@/core/grouping/request'
-import { ContradictoryLimits } from '@/core/grouping/units'
+import { ContradictoryLimits } from '@/core/grouping/problem/units'
 import type { StoredGrouping } from '@/data/queries/groupings'
 
 /** The first groups of a proposal, which the browser may better; `onClash` where the limits can't hold at once. */

@@ -275,7 +275,7 @@ test('a kept plan goes on: levels follow what is believed now, but for those the
   const sessionId = crypto.randomUUID()
   const plan = withCell(view, 0, 0, { levelId: hardest })
   await savePlan(viewer, { classId, sessionId, groupingId: view.groupingId, plan })
-  expect((await planPage(viewer, { classId })).since).toBeNull()
+  expect((await planPage(viewer, { classId })).changedSince).toBeNull()
 
   // Everybody is placed at the first step: easier levels fit now.
   const { rows } = await classTable(viewer, { classId })
@@ -291,7 +291,7 @@ test('a kept plan goes on: levels follow what is believed now, but for those the
       })),
     ),
   })
-  const { view: now, since } = await planPage(viewer, { classId })
+  const { view: now, changedSince: since } = await planPage(viewer, { classId })
   expect(since).toBe('levels')
   expect(visitAt(now!, 0, 0)).toMatchObject({ levelId: hardest, chosen: true })
   const [{ id: first }] = now!.groups
@@ -313,7 +313,7 @@ test('a kept plan goes on: levels follow what is believed now, but for those the
     replaces: sessionId,
   })
   const kept = await planPage(viewer, { classId })
-  expect(kept.since).toBeNull()
+  expect(kept.changedSince).toBeNull()
   expect(kept.view!.visits.map(({ levelId }) => levelId)).toEqual(now!.visits.map(({ levelId }) => levelId))
 })
 
@@ -334,14 +334,14 @@ test('a kept plan goes on with the newest groups; a session under way stays with
     ],
   })
   const planned = await planPage(viewer, { classId })
-  expect(planned.since).toBe('groups')
+  expect(planned.changedSince).toBe('groups')
   expect(planned.view!.groups.map(({ children }) => children.length)).toEqual([
     one.pupils.length - 1,
     other.pupils.length + 1,
   ])
   await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
   const running = await planPage(viewer, { classId })
-  expect(running.since).toBeNull()
+  expect(running.changedSince).toBeNull()
   expect(running.view!.groups.map(({ children }) => children.length)).toEqual(
     groups.map(({ pupils }) => pupils.length),
   )

@@ -40,7 +40,7 @@ export interface PlanPage {
   /** True if the view holds a station more than what is stored. */
   added: boolean
   /** What has changed since the session was kept, so that it would be kept otherwise now. */
-  since: 'groups' | 'levels' | null
+  changedSince: 'groups' | 'levels' | null
   /** Names of children who are in no group, and so in no plan. */
   waiting: string[]
 }
@@ -72,7 +72,7 @@ export const planPage = readingClass(
         today,
         games: [],
         added: false,
-        since: null,
+        changedSince: null,
         waiting: [],
       }
     const stored = session
@@ -102,7 +102,7 @@ export const planPage = readingClass(
       today,
       games: games.map(({ id, title }) => ({ id, title })),
       added,
-      since:
+      changedSince:
         session && !running
           ? others
             ? 'groups'

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale'
-import { hundredths } from '../words'
+import { inHundred } from '../words'
 
 const width = 180
 const height = 36
@@ -38,7 +38,7 @@ export function LengthStrip({
           strokeDasharray="3 3"
         />
       </svg>
-      <div className="tiny muted">ends in the slot {hundredths(minutes.finishInSlot)} in 100</div>
+      <div className="tiny muted">ends in the slot {inHundred(minutes.finishInSlot)} in 100</div>
     </div>
   )
 }

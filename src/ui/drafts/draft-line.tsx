@@ -68,7 +68,7 @@ export function DraftLine({
 }
 
 /** Whether what is on the table is safe. */
-export function keptInWords(keeping: Keeping<unknown>): string {
+function keptInWords(keeping: Keeping<unknown>): string {
   switch (keeping.state) {
     case 'kept':
       return keeping.at ? `Draft, saved ${keeping.at}` : 'Draft'

@@ -5,7 +5,7 @@ import type { gamePage, stopWaiting as stop } from '@/server/games'
 import type { LevelFigures } from '@/server/heavy/jobs'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
-import { few, hundredths } from '../words'
+import { oneDecimal, inHundred } from '../words'
 import { AdviceList } from './advice-list'
 import { GameControls } from './game-controls'
 import { ownInWords } from './own-in-words'
@@ -188,7 +188,7 @@ function headingSoFar({ known, figures }: Page): string {
 function headingOf({ minutes, practice, reason }: LevelFigures): string {
   if (minutes) return finishInWords(minutes.finishInSlot)
   if (reason === 'time-boxed' && practice)
-    return `As long as you like: ${few(practice.itemsPerChildPer10Min)} facts in ten minutes`
+    return `As long as you like: ${oneDecimal(practice.itemsPerChildPer10Min)} facts in ten minutes`
   return 'This game has no end at these rules'
 }
 
@@ -196,13 +196,13 @@ function finishInWords(share: number): string {
   if (share >= 0.995) return 'Nearly always finishes in your slot'
   return share < 0.005
     ? 'Hardly ever finishes in your slot'
-    : `Finishes in your slot ${hundredths(share)} times in 100`
+    : `Finishes in your slot ${inHundred(share)} times in 100`
 }
 
 /** Goes and minutes of eight games in ten. */
 function usually(goes: Spread, minutes: Spread): string {
   const number = goes.p10 === goes.p90 ? `${goes.p10} goes` : `Usually ${goes.p10} to ${goes.p90} goes`
-  const [from, to] = [few(minutes.p10), few(minutes.p90)]
+  const [from, to] = [oneDecimal(minutes.p10), oneDecimal(minutes.p90)]
   return `${number}, about ${from === to ? from : `${from} to ${to}`} minutes`
 }
 
@@ -221,20 +221,21 @@ function Sentences({
     <>
       {set.goes && minutes && (
         <>
-          {few(set.goes.mean)} goes on average, {few(minutes.mean)} minutes for children who count on.{' '}
+          {oneDecimal(set.goes.mean)} goes on average, {oneDecimal(minutes.mean)} minutes for children who
+          count on.{' '}
         </>
       )}
-      {set.deadShare > 0 && <>{hundredths(set.deadShare)} in 100 goes are dead. </>}A child works out{' '}
-      {few(practice.itemsPerChildPer10Min)} facts in ten minutes and waits{' '}
-      {hundredths(Math.max(0, practice.waitingShare))} % of the time.
-      {set.goes && byChance !== null && few(byChance) !== few(set.goes.mean) && (
+      {set.deadShare > 0 && <>{inHundred(set.deadShare)} in 100 goes are dead. </>}A child works out{' '}
+      {oneDecimal(practice.itemsPerChildPer10Min)} facts in ten minutes and waits{' '}
+      {inHundred(Math.max(0, practice.waitingShare))} % of the time.
+      {set.goes && byChance !== null && oneDecimal(byChance) !== oneDecimal(set.goes.mean) && (
         <>
           {' '}
-          Choosing by chance takes {few(byChance)} goes, thinking ahead {few(set.goes.mean)}: that is what
-          there is to teach.
+          Choosing by chance takes {oneDecimal(byChance)} goes, thinking ahead {oneDecimal(set.goes.mean)}:
+          that is what there is to teach.
         </>
       )}
-      {set.firstPlayerWins !== null && <> Who starts wins {hundredths(set.firstPlayerWins)} in 100.</>}
+      {set.firstPlayerWins !== null && <> Who starts wins {inHundred(set.firstPlayerWins)} in 100.</>}
     </>
   )
 }

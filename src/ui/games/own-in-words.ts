@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { few, hundredths, lower } from '../words'
+import { oneDecimal, inHundred, spelled } from '../words'
 
 const ownSchema = z.object({
   score: z.object({ mean: z.number() }).optional(),
@@ -15,11 +15,11 @@ const ownSchema = z.object({
 export function ownInWords(own: Record<string, unknown>): string[] {
   const { score, cleared, catchShare, cards, questionsAtMost, calls, turnsTogether } = ownSchema.parse(own)
   return [
-    score && `Best play leaves ${few(score.mean)} uncovered on average.`,
-    cleared !== undefined && `Playing for it, all is covered ${hundredths(cleared)} times in 100.`,
-    catchShare !== undefined && `${hundredths(catchShare)} fresh deals in 100 hold a catch.`,
+    score && `Best play leaves ${oneDecimal(score.mean)} uncovered on average.`,
+    cleared !== undefined && `Playing for it, all is covered ${inHundred(cleared)} times in 100.`,
+    catchShare !== undefined && `${inHundred(catchShare)} fresh deals in 100 hold a catch.`,
     cards !== undefined && `There are ${cards} different cards.`,
-    questionsAtMost !== undefined && `Halving takes ${lower(questionsAtMost)} questions at most.`,
+    questionsAtMost !== undefined && `Halving takes ${spelled(questionsAtMost)} questions at most.`,
     calls && `Called: ${calls.join(', ')}.`,
     turnsTogether &&
       turnsTogether.length > 0 &&

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button'
 import type { FiguresInput } from '@/server/figures'
 import type { Simulated, SimulationWorker } from '@/workers/simulation'
 import { useWorkerRun } from '../use-worker-run'
-import { few, hundredths } from '../words'
+import { oneDecimal, inHundred } from '../words'
 
 const games = 20_000
 
@@ -55,14 +55,14 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
               {result.games.toLocaleString('en-GB')} games played:{' '}
               {result.goes && (
                 <>
-                  {few(result.goes.mean)} goes (± {result.goes.halfWidth.toFixed(2)}),{' '}
+                  {oneDecimal(result.goes.mean)} goes (± {result.goes.halfWidth.toFixed(2)}),{' '}
                 </>
               )}
-              {hundredths(result.deadShare.value)} in 100 dead (±{' '}
+              {inHundred(result.deadShare.value)} in 100 dead (±{' '}
               {(100 * result.deadShare.halfWidth).toFixed(1)})
               {result.finishInSlot && (
                 <>
-                  , {hundredths(result.finishInSlot.value)} in 100 end in the slot (±{' '}
+                  , {inHundred(result.finishInSlot.value)} in 100 end in the slot (±{' '}
                   {(100 * result.finishInSlot.halfWidth).toFixed(1)})
                 </>
               )}

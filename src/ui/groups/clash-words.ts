@@ -1,5 +1,5 @@
 import { groupNames } from '@/core/grouping/pennants'
-import type { Clash, Contradiction, Limit } from '@/core/grouping/units'
+import type { Clash, Contradiction, Limit } from '@/core/grouping/problem/units'
 
 /** Why limits can't hold at once, in sentences, and what to drop. */
 export function clashInWords(

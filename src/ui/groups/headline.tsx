@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
-import type { GroupingMode } from '@/core/grouping/mode'
+import type { GroupingMode } from '@/core/grouping/making/mode'
 import type { GroupsPage } from '@/server/groups/groups'
 import { dayInShort } from '../words'
 import type { useMaking } from './use-making'

@@ -2,7 +2,7 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import Form from 'react-bootstrap/Form'
-import { inBand } from '@/core/grouping/fit-cost'
+import { inBand } from '@/core/grouping/problem/fit-cost'
 import type { Group } from '@/core/grouping/groups'
 import { groupNames } from '@/core/grouping/pennants'
 import { Pennant } from '../pennant'

@@ -3,7 +3,7 @@
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { mostGroups } from '@/core/grouping/pennants'
-import type { GroupingMode } from '@/core/grouping/mode'
+import type { GroupingMode } from '@/core/grouping/making/mode'
 
 const modeWords: Record<GroupingMode, string> = {
   similar: 'similar level',

@@ -3,16 +3,16 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { groupNames } from '@/core/grouping/pennants'
-import type { Regrouping } from '@/core/grouping/regrouping'
+import type { Regrouping } from '@/core/grouping/regrouping/regrouping'
 import type { ClassFit } from '@/core/grouping/request'
 import { CountCurve } from '../charts/count-curve'
-import { capital, hundredths, lower, many } from '../words'
+import { spelledAtStart, inHundred, spelled, many } from '../words'
 
 function finding({ moves }: Regrouping, more: number): string {
   if (moves.length === 0)
-    return more > 0 ? `Other levels bring ${lower(more)} more in` : 'Other levels bring children nearer'
-  const who = `${capital(moves.length)} ${moves.length === 1 ? 'move brings' : 'moves bring'}`
-  return more > 0 ? `${who} ${lower(more)} more in` : `${who} children nearer to their zone`
+    return more > 0 ? `Other levels bring ${spelled(more)} more in` : 'Other levels bring children nearer'
+  const who = `${spelledAtStart(moves.length)} ${moves.length === 1 ? 'move brings' : 'moves bring'}`
+  return more > 0 ? `${who} ${spelled(more)} more in` : `${who} children nearer to their zone`
 }
 
 /** The fewest moves that repair the groups: how many are worth it, who, and why. */
@@ -82,8 +82,8 @@ export function Moves({
         {made.moves.map(({ pupil, to, here, there }) => (
           <li key={pupil}>
             <span className="grow">
-              <strong>{names.get(pupil)}</strong> to {groupNames[to]}: {hundredths(here)} right alone here,{' '}
-              {hundredths(there)} there{made.harmed.includes(pupil) && ', further from the zone'}.
+              <strong>{names.get(pupil)}</strong> to {groupNames[to]}: {inHundred(here)} right alone here,{' '}
+              {inHundred(there)} there{made.harmed.includes(pupil) && ', further from the zone'}.
             </span>
           </li>
         ))}
@@ -122,7 +122,7 @@ function Staying({ made: { staying, harmed }, names }: { made: Regrouping; names
   const worse = staying.filter(({ pupil }) => harmed.includes(pupil))
   const others = staying.filter(({ pupil }) => !harmed.includes(pupil))
   const change = ({ pupil, here, there }: Regrouping['staying'][number]) =>
-    `${names.get(pupil)} ${hundredths(here)} → ${hundredths(there)}`
+    `${names.get(pupil)} ${inHundred(here)} → ${inHundred(there)}`
   return (
     <p className="small">
       {worse.length > 0 && (

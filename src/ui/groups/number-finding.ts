@@ -1,4 +1,4 @@
-import { capital, lower } from '../words'
+import { spelledAtStart, spelled } from '../words'
 import type { CurvePoint } from './use-number-curve'
 
 /**
@@ -9,12 +9,12 @@ import type { CurvePoint } from './use-number-curve'
 export function numberFinding(points: readonly CurvePoint[], now: number, anew: number): string {
   const here = points.find(({ groups }) => groups === now)
   if (here && anew > here.fitting)
-    return `Made anew, ${lower(now)} ${now === 1 ? 'group brings' : 'groups bring'} ${lower(anew - here.fitting)} more in`
+    return `Made anew, ${spelled(now)} ${now === 1 ? 'group brings' : 'groups bring'} ${spelled(anew - here.fitting)} more in`
   const fewer = points.find(({ groups, fitting }) => groups < now && fitting >= (here?.fitting ?? Infinity))
   if (fewer)
-    return `${capital(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${lower(now)}`
+    return `${spelledAtStart(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${spelled(now)}`
   const more = points.find(({ groups, fitting }) => groups > now && fitting > (here?.fitting ?? 0))
   if (more && here)
-    return `${capital(more.groups)} groups would bring ${lower(more.fitting - here.fitting)} more in`
+    return `${spelledAtStart(more.groups)} groups would bring ${spelled(more.fitting - here.fitting)} more in`
   return 'More groups would not fit better'
 }

@@ -5,7 +5,7 @@ import Form from 'react-bootstrap/Form'
 import type { Group } from '@/core/grouping/groups'
 import { groupNames } from '@/core/grouping/pennants'
 import { Pennant } from '../pennant'
-import { hundredths } from '../words'
+import { inHundred } from '../words'
 
 /** The menu way to move a child: every group with what is to be expected there. */
 export function SelectedChild({
@@ -49,7 +49,7 @@ export function SelectedChild({
       </div>
       <p className="tiny muted">
         {range && own
-          ? `Own range: ${range}, ${hundredths(successIn(own))} times in 100 right alone. It goes along to another group.`
+          ? `Own range: ${range}, ${inHundred(successIn(own))} times in 100 right alone. It goes along to another group.`
           : 'Right alone, times in 100, at each group’s level.'}{' '}
         Arrow up and down move a focused name too.
       </p>
@@ -71,7 +71,7 @@ export function SelectedChild({
             <Pennant number={group.pennant} />
             <span className="grow">
               {groupNames[group.pennant]}{' '}
-              {!range && <span className="muted">{hundredths(successIn(group))}</span>}
+              {!range && <span className="muted">{inHundred(successIn(group))}</span>}
             </span>
             {group.pennant === own?.pennant ? (
               <span className="tiny muted">is here</span>

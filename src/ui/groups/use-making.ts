@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { Group, Groups } from '@/core/grouping/groups'
-import type { Regrouping } from '@/core/grouping/regrouping'
+import type { Regrouping } from '@/core/grouping/regrouping/regrouping'
 import type { GroupingRequest } from '@/core/grouping/request'
 import type { GroupingWorker, Worked } from '@/workers/grouping'
 import { useWorkerRun } from '../use-worker-run'

@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import type { GroupsPage } from '@/server/groups/groups'
-import { capital, dayInShort } from '../words'
+import { spelledAtStart, dayInShort } from '../words'
 
 type Version = GroupsPage['versions'][number]
 
@@ -20,7 +20,9 @@ export function Versions({
   if (versions.length === 0) return null
   return (
     <details className="small">
-      <summary>{versions.length === 1 ? 'One version' : `${capital(versions.length)} versions`}</summary>
+      <summary>
+        {versions.length === 1 ? 'One version' : `${spelledAtStart(versions.length)} versions`}
+      </summary>
       <ul className="rows">
         {versions.map((one) => (
           <li key={one.id}>

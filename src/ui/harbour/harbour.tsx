@@ -6,7 +6,7 @@ import type { Action } from '@/server/answer'
 import type { HarbourPage } from '@/server/harbour'
 import type { letGo, moveToToday } from '@/server/plan/plan'
 import type { tapClock } from '@/server/run'
-import { capital, dayInWords, lower, hundredths, many, reasonInWords } from '../words'
+import { spelledAtStart, dayInWords, spelled, inHundred, many, reasonInWords } from '../words'
 import { HeldSessions } from './held-sessions'
 import { NotHeld } from './not-held'
 import { SeaChart } from './sea-chart'
@@ -67,8 +67,8 @@ export function Harbour({
                     <strong>{session.unlikely[0].station} may not end in its slot</strong>
                     <div className="small muted">
                       It ends{' '}
-                      {hundredths(Math.min(...session.unlikely.map(({ finishInSlot }) => finishInSlot)))}{' '}
-                      times in 100
+                      {inHundred(Math.min(...session.unlikely.map(({ finishInSlot }) => finishInSlot)))} times
+                      in 100
                       {session.unlikely.length > 1 && `; ${many(session.unlikely.length, 'visit')} in all`}.
                     </div>
                   </div>
@@ -79,7 +79,7 @@ export function Harbour({
               )}
               <li>
                 <div className="grow">
-                  <strong>{capital(session.stations.length)} stations to lay out</strong>
+                  <strong>{spelledAtStart(session.stations.length)} stations to lay out</strong>
                   <div className="small muted">{mostOf(session.needs)}</div>
                 </div>
                 <Link
@@ -122,7 +122,7 @@ export function Harbour({
 /** The first few materials; the whole list stands in the plan. */
 function mostOf(needs: readonly { item: string; count: number }[]): string {
   const listed = needs.slice(0, 4).map(({ count, item }) => `${count} × ${item}`)
-  return `${listed.join(', ')}${needs.length > 4 ? ` and ${lower(needs.length - 4)} more kinds` : ''}`
+  return `${listed.join(', ')}${needs.length > 4 ? ` and ${spelled(needs.length - 4)} more kinds` : ''}`
 }
 
 /** The one thing to do next. */

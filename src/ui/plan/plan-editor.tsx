@@ -16,7 +16,7 @@ import { useDraft } from '../drafts/use-draft'
 import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
-import { capital, dayInWords, many } from '../words'
+import { spelledAtStart, dayInWords, many } from '../words'
 import {
   cellsAt,
   changeSlots,
@@ -182,8 +182,8 @@ export function PlanEditor({
           </h1>
           <p>
             {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} to {view.times.ends} ·{' '}
-            {capital(plan.slots).toLowerCase()} {plan.slots === 1 ? 'slot' : 'slots'} of {plan.slotMinutes}{' '}
-            minutes
+            {spelledAtStart(plan.slots).toLowerCase()} {plan.slots === 1 ? 'slot' : 'slots'} of{' '}
+            {plan.slotMinutes} minutes
             {since && <strong>{sinceWords[since]}</strong>}
           </p>
           <DraftLine

@@ -6,7 +6,7 @@ import type { PlannedVisit, ShortGame } from '@/core/planning/session/visits'
 import type { Conflict, PlanView } from '@/core/planning/session/work-out'
 import { Options } from '../options'
 import { Pennant } from '../pennant'
-import { few, hundredths, many, zoneInShort } from '../words'
+import { oneDecimal, inHundred, many, zoneInShort } from '../words'
 import type { At } from './placing'
 
 interface Changes {
@@ -141,7 +141,7 @@ function Visit({
 
 /** A game that is over long before the slot: how many fit into it, or which level takes longer. */
 const shortInWords = ({ usualMinutes, games, longer }: ShortGame) =>
-  `About ${few(usualMinutes)} min: ${few(games)} games${longer ? `, or ${longer.title}` : ''}`
+  `About ${oneDecimal(usualMinutes)} min: ${oneDecimal(games)} games${longer ? `, or ${longer.title}` : ''}`
 
 /** A padlock, shut where the group stays. */
 const PinSign = ({ shut }: { shut: boolean }) => (
@@ -189,7 +189,7 @@ function conflictInWords(conflict: Conflict): string {
     case 'again':
       return 'Here a second time.'
     case 'too-long':
-      return `Ends in the slot ${hundredths(conflict.finishInSlot)} times in 100.`
+      return `Ends in the slot ${inHundred(conflict.finishInSlot)} times in 100.`
     case 'nobody-in-zone':
       return `Nobody of ${conflict.known} in their zone.`
     case 'too-hard':

@@ -1,6 +1,6 @@
 import { groupNames } from '@/core/grouping/pennants'
 import type { PlanView } from '@/core/planning/session/work-out'
-import { few, many } from '../words'
+import { oneDecimal, many } from '../words'
 import { adultsInWords } from './adults-in-words'
 import { partnersInWords, WhoWithWhom } from './who-with-whom'
 
@@ -100,7 +100,7 @@ export function PlanNotes({ view }: { view: PlanView }) {
             {costs.map(({ rule, cost }) => (
               <li key={rule}>
                 <span className="grow">{costWords[rule]}</span>
-                <span>{few(cost)}</span>
+                <span>{oneDecimal(cost)}</span>
               </li>
             ))}
           </ul>

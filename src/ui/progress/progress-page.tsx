@@ -9,7 +9,7 @@ import type { tapClock } from '@/server/run'
 import { SuggestionList } from './suggestion-list'
 import { BandChart } from '../charts/band-chart'
 import { Reopen } from '../run/reopen'
-import { capital, lower, many } from '../words'
+import { spelledAtStart, spelled, many } from '../words'
 
 const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
 
@@ -40,8 +40,8 @@ export function ProgressPage({
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'hard').length
   const look = suggestions.length - ready - back
   const others = [
-    back > 0 && `${lower(back)} ${back === 1 ? 'finds' : 'find'} their step hard`,
-    look > 0 && `${lower(look)} need${look === 1 ? 's' : ''} another look`,
+    back > 0 && `${spelled(back)} ${back === 1 ? 'finds' : 'find'} their step hard`,
+    look > 0 && `${spelled(look)} need${look === 1 ? 's' : ''} another look`,
   ].filter(Boolean)
   return (
     <>
@@ -60,7 +60,7 @@ export function ProgressPage({
                 ? 'You decide who moves up'
                 : ready === 0
                   ? 'Nobody is ready to move yet'
-                  : `${capital(ready)} may be ready to move`}
+                  : `${spelledAtStart(ready)} may be ready to move`}
           </h1>
           <p>
             {others.length > 0 ? sentence(others.join(', ')) : 'Nothing else stands out.'}{' '}

@@ -1,6 +1,6 @@
 import { estimateWanted, type MovingUp } from '@/core/evidence/moving-up'
 import type { Weighed } from '@/core/evidence/policies'
-import { hundredths, lower, many } from '../words'
+import { inHundred, spelled, many } from '../words'
 
 /** What a suggestion rests on, by each way of deciding, the class's own first, and what would change it. */
 export function Why({
@@ -19,10 +19,9 @@ export function Why({
           By the estimate <Verdict ready={estimate.ready} />
         </dt>
         <dd>
-          {hundredths(estimate.probability)} in 100 that “{at}” is secure, seen on{' '}
-          {many(estimate.days, 'day')}; {hundredths(estimateWanted.secure)} and {lower(estimateWanted.days)}{' '}
-          days are wanted. One more alone makes it {hundredths(estimate.afterOwn)}, one more “not yet”{' '}
-          {hundredths(estimate.afterNotYet)}.
+          {inHundred(estimate.probability)} in 100 that “{at}” is secure, seen on {many(estimate.days, 'day')}
+          ; {inHundred(estimateWanted.secure)} and {spelled(estimateWanted.days)} days are wanted. One more
+          alone makes it {inHundred(estimate.afterOwn)}, one more “not yet” {inHundred(estimate.afterNotYet)}.
         </dd>
       </>
     ),

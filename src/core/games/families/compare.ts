@@ -55,7 +55,7 @@ export function comparing<P>(rules: CompareRules<P>): Engine<P, CompareState<P>,
       return settle(rules, state, sink)
     },
     view: () => null,
-    alike: (params) => ({ goes: rules.rounds(params), pack: null }),
+    sameLawEachGo: (params) => ({ goes: rules.rounds(params), pack: null }),
   }
 }
 

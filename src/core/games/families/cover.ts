@@ -86,6 +86,6 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
       thrown: state.thrown,
     }),
     planner: rules.planner,
-    key: rules.key ?? coveredKey,
+    lumpKey: rules.key ?? coveredKey,
   }
 }

@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { nextTurn, type Alike, type Engine, type GameState, type Sink } from '../game'
+import { nextTurn, type SameLawEachGo, type Engine, type GameState, type Sink } from '../game'
 import { without } from '../source'
 
 export interface RespondState<P> extends GameState {
@@ -81,9 +81,12 @@ export function responding<P>(
     },
     view: ({ prompt }) => prompt,
     ...(rules.inOrder
-      ? { key: ({ done, turn }: RespondState<P>) => `${done} ${turn}` }
+      ? { lumpKey: ({ done, turn }: RespondState<P>) => `${done} ${turn}` }
       : {
-          alike: (params: P): Alike => ({ goes: rules.tasks(params), pack: rules.cards?.(params) ?? null }),
+          sameLawEachGo: (params: P): SameLawEachGo => ({
+            goes: rules.tasks(params),
+            pack: rules.cards?.(params) ?? null,
+          }),
         }),
   }
 }

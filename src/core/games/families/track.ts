@@ -70,7 +70,7 @@ export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>
     },
     view: ({ params, positions, thrown }, player) => ({ params, position: positions[player], thrown }),
     planner: rules.planner,
-    key: ({ positions, resting }) => `${positions.join()}|${resting.map(Number).join('')}`,
+    lumpKey: ({ positions, resting }) => `${positions.join()}|${resting.map(Number).join('')}`,
   }
 }
 

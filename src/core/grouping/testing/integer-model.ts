@@ -1,7 +1,7 @@
 import highsLoader from 'highs'
 import { seededChance, unit } from '../../chance/chance'
-import { groupInputSchema } from '../group'
-import type { GroupingProblem } from '../problem'
+import { groupInputSchema } from '../making/make-groups'
+import type { GroupingProblem } from '../problem/problem'
 
 /** A class with abilities over five levels, for tests and the bench. */
 export function randomClass(seed: number, children: number, change: object = {}) {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '../../games'
 import { splitIntoSets } from '../../games/sets'
-import { fitCost, type Band } from '../../grouping/fit-cost'
+import { fitCost, type Band } from '../../grouping/problem/fit-cost'
 import { ownBand } from '../../evidence/fit'
 
 const stationModes = ['adult-led', 'adult-near', 'own', 'digital'] as const

@@ -1,5 +1,5 @@
 import type { ProfileStep } from '../../evidence/fit'
-import type { GroupingMode } from '../../grouping/mode'
+import type { GroupingMode } from '../../grouping/making/mode'
 import type { StrandId } from '../../skills'
 import type { Inventory } from '../inventory'
 import type { Day } from '../calendar'

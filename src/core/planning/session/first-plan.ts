@@ -1,7 +1,7 @@
 import { ownBand } from '../../evidence/fit'
 import { games, type AnyGame } from '../../games'
 import { splitIntoSets } from '../../games/sets'
-import { fitCost } from '../../grouping/fit-cost'
+import { fitCost } from '../../grouping/problem/fit-cost'
 import type { StrandId } from '../../skills'
 import { againstInventory } from '../inventory'
 import { addDays, schoolDaysBetween, weekday, type Day } from '../calendar'

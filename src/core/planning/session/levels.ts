@@ -1,9 +1,9 @@
 import { expectedSuccess, ownBand } from '../../evidence/fit'
 import { gameOf } from '../../games'
-import { inBand } from '../../grouping/fit-cost'
+import { inBand } from '../../grouping/problem/fit-cost'
 import { countInZone, type InZone } from '../../grouping/in-zone'
-import type { GroupingMode } from '../../grouping/mode'
-import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem'
+import type { GroupingMode } from '../../grouping/making/mode'
+import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem/problem'
 import type { StrandId } from '../../skills'
 import type { Figures, PlannedChild, PlannedGroup } from './context'
 

@@ -4,7 +4,7 @@ import type { PlannedGroup, PlannedGrouping, Room } from './context'
 import type { GroupLevel } from './levels'
 import { pastOf, type GroupPast } from './past'
 import { stationAt, type PlacedPlan, type Plan } from './plan'
-import { holdAgainstRules, plannerInput, type Stay } from './rules'
+import { holdAgainstRules, plannerInput, type Offer } from './rules'
 import { lastSetsOf, togetherIn, type PartnersPast } from './seating'
 import { finishOf, type LevelTable } from './visits'
 
@@ -26,7 +26,7 @@ export function ruledBy(
       together: togetherIn(group, mode),
     }
   })
-  const stayOf = (stationId: string, group: PlannedGroup, { level, success }: GroupLevel): Stay => {
+  const offerOf = (stationId: string, group: PlannedGroup, { level, success }: GroupLevel): Offer => {
     const game = gameOf(stationAt(plan, stationId).gameId)
     const sets = splitIntoSets(group.pupils.length, game.players)
     const levelId = game.levels[level].id
@@ -40,9 +40,9 @@ export function ruledBy(
   }
   // Every group at every station at the level that fits; beside these, levels the teacher set for a cell.
   const fitting = plan.stations.flatMap(({ id }) =>
-    groups.map((group) => stayOf(id, group, table.fits(id, group.id))),
+    groups.map((group) => offerOf(id, group, table.fits(id, group.id))),
   )
-  const stays = [...fitting]
+  const offers = [...fitting]
   const taken = new Int32Array(plan.slots * groups.length).fill(-1)
   for (const cell of plan.cells) {
     const g = groups.findIndex(({ id }) => id === cell.groupId)
@@ -50,14 +50,14 @@ export function ruledBy(
     const here = table.of(cell)
     const { gameId } = stationAt(plan, cell.stationId)
     const same = fitting[usual].levelId === gameOf(gameId).levels[here.level].id
-    if (!same) stays.push(stayOf(cell.stationId, groups[g], here))
-    taken[cell.slot * groups.length + g] = same ? usual : stays.length - 1
+    if (!same) offers.push(offerOf(cell.stationId, groups[g], here))
+    taken[cell.slot * groups.length + g] = same ? usual : offers.length - 1
   }
   const pinned = plan.cells.filter((cell) => cell.pinned)
   return {
     pasts: new Map(counted.map(({ id, past }) => [id, past])),
     planner: plannerInput(plan, counted, fitting, inventory, [], true),
-    ...holdAgainstRules(plan, plannerInput(plan, counted, stays, inventory, pinned), taken),
+    ...holdAgainstRules(plan, plannerInput(plan, counted, offers, inventory, pinned), taken),
   }
 }
 

@@ -15,7 +15,7 @@ export type PlannerInput = z.input<typeof planInputSchema>
 const asManyAsCome = 60
 
 /** One group at one station: at which level, and how likely the game ends in the slot. */
-export interface Stay {
+export interface Offer {
   stationId: string
   groupId: string
   levelId: string
@@ -39,7 +39,7 @@ export interface CountedGroup {
 export function plannerInput(
   { slots, slotMinutes, adults, stations }: Plan,
   groups: readonly CountedGroup[],
-  stays: readonly Stay[],
+  offers: readonly Offer[],
   inventory: Inventory,
   pinned: readonly { slot: number; groupId: string; stationId: string }[] = [],
   /** A station that names no places takes no more groups than it must: what the planner keeps to, and a teacher need not. */
@@ -67,7 +67,7 @@ export function plannerInput(
       places: places ?? asManyAsCome,
       ...(spread && places === null ? { groups: fewest } : {}),
     })),
-    offers: stays.map(({ stationId, groupId, levelId, success, finish }) => ({
+    offers: offers.map(({ stationId, groupId, levelId, success, finish }) => ({
       station: stationId,
       game: stationAt({ stations }, stationId).gameId,
       level: levelId,

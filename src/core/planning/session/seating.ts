@@ -1,5 +1,5 @@
 import { seededChance } from '../../chance/chance'
-import type { GroupingMode } from '../../grouping/mode'
+import type { GroupingMode } from '../../grouping/making/mode'
 import { Meetings, pairsAgain, type Seats } from '../seating/partners'
 import { seatVisits } from '../seating/seat'
 import type { KeptSeats, PlannedGroup } from './context'

@@ -1,6 +1,6 @@
 import { cheapestAssignment } from './assign'
-import type { GroupingProblem } from './problem'
-import { alikeGroups, type Units } from './units'
+import type { GroupingProblem } from '../problem/problem'
+import { alikeGroups, type Units } from '../problem/units'
 
 export interface Proof {
   /** A better grouping than the one it began with, group per unit; null: there is none, or none was found. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { fitCost } from './fit-cost'
-import { groupInputSchema, problemOf } from './group'
+import { fitCost } from '../problem/fit-cost'
+import { groupInputSchema, problemOf } from '../making/make-groups'
 import { regroupWithin, type Change } from './regrouping'
 
 /** A class in its groups, for the core's command line: as for `group`, with the levels the groups play now. */

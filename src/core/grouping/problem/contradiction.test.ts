@@ -1,7 +1,7 @@
-import { seededChance, type Chance } from '../chance/chance'
+import { seededChance, type Chance } from '../../chance/chance'
 import { clashOf } from './contradiction'
 import { feasibleGroups } from './feasible'
-import { groupInputSchema, makeGroups, problemOf } from './group'
+import { groupInputSchema, makeGroups, problemOf } from '../making/make-groups'
 import type { GroupingProblem } from './problem'
 import { ContradictoryLimits, unitsOf, type Limit } from './units'
 

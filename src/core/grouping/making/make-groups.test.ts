@@ -1,11 +1,11 @@
-import { seededChance } from '../chance/chance'
-import { everyRegrouping } from './curves'
-import { fitCost, inBand } from './fit-cost'
-import { makeGroups, presentGrouping, problemOf } from './group'
-import { matchGroups } from './identity'
-import type { Grouping, GroupingProblem } from './problem'
-import { optimum, randomClass } from './testing/integer-model'
-import { ContradictoryLimits } from './units'
+import { seededChance } from '../../chance/chance'
+import { everyRegrouping } from '../regrouping/by-move-price'
+import { fitCost, inBand } from '../problem/fit-cost'
+import { makeGroups, presentGrouping, problemOf } from './make-groups'
+import { matchGroups } from './keep-group-names'
+import type { Grouping, GroupingProblem } from '../problem/problem'
+import { optimum, randomClass } from '../testing/integer-model'
+import { ContradictoryLimits } from '../problem/units'
 
 function costOf(problem: GroupingProblem, { groups, moved }: Grouping): number {
   const fit = groups.reduce(

@@ -1,4 +1,4 @@
-import type { GroupingProblem } from './problem'
+import type { GroupingProblem } from '../problem/problem'
 
 /**
  * The least cost of cutting the children, sorted by ability, into groups of allowed sizes, by

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { logistic } from '../evidence/observation'
-import { clashOf } from './contradiction'
-import { matchGroups } from './identity'
+import { logistic } from '../../evidence/observation'
+import { clashOf } from '../problem/contradiction'
+import { matchGroups } from './keep-group-names'
 import {
   bandSchema,
   cheapestLevel,
@@ -11,11 +11,11 @@ import {
   limitsSchema,
   type Grouping,
   type GroupingProblem,
-} from './problem'
+} from '../problem/problem'
 import { prove } from './prove'
 import { runsWithin, search } from './search'
-import { cutSorted } from './sorted'
-import { ContradictoryLimits, unitsOf, type Units } from './units'
+import { cutSorted } from './cut-by-ability'
+import { ContradictoryLimits, unitsOf, type Units } from '../problem/units'
 
 /**
  * Groups and levels chosen together: proved to cost least where one strand decides and nothing but sizes

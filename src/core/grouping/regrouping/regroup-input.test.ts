@@ -1,5 +1,5 @@
-import { seededChance, unit } from '../chance/chance'
-import { logistic } from '../evidence/observation'
+import { seededChance, unit } from '../../chance/chance'
+import { logistic } from '../../evidence/observation'
 import { regroupFor, regroupInputSchema } from './regroup-input'
 
 /** Nine children in three groups, dealt without regard to what they can do. */

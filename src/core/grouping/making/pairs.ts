@@ -1,4 +1,4 @@
-import { seededChance, shuffled } from '../chance/chance'
+import { seededChance, shuffled } from '../../chance/chance'
 
 /** Logits that partners may differ by at most. */
 const withinReach = 1

@@ -1,10 +1,10 @@
-import { seededChance, unit } from '../chance/chance'
-import { inBand } from './fit-cost'
+import { seededChance, unit } from '../../chance/chance'
+import { inBand } from '../problem/fit-cost'
 import type { GroupingMode } from './mode'
-import { pennantsFor, type Groups } from './groups'
-import { atOneLevel, childrenInZone } from './in-zone'
+import { pennantsFor, type Groups } from '../groups'
+import { atOneLevel, childrenInZone } from '../in-zone'
 import { propose } from './propose'
-import { evenSizes, requestFor, type ClassFit, type Link } from './request'
+import { evenSizes, requestFor, type ClassFit, type Link } from '../request'
 
 /** A class of `n` with abilities spread over eight logits, and four levels two logits apart. */
 function classOf(n: number, seed = 1): { ids: string[]; fit: ClassFit } {

@@ -1,6 +1,12 @@
-import { inBand } from './fit-cost'
-import { cheapestLevel, childrenFitting, costAt, type Grouping, type GroupingProblem } from './problem'
-import { unitsOf, type Units } from './units'
+import { inBand } from '../problem/fit-cost'
+import {
+  cheapestLevel,
+  childrenFitting,
+  costAt,
+  type Grouping,
+  type GroupingProblem,
+} from '../problem/problem'
+import { unitsOf, type Units } from '../problem/units'
 
 /** A group as it stands: its level, and its children by index. */
 export interface PresentGroup {

@@ -1,4 +1,4 @@
-import { seededChance, unit } from '../chance/chance'
+import { seededChance, unit } from '../../chance/chance'
 import { cheapestAssignment } from './assign'
 
 /** The cheapest assignment by going through all of them. */

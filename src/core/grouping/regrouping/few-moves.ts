@@ -1,5 +1,5 @@
-import { cheaper, Classes, distinct, moreFitting, type PresentGroup, type Step } from './moved-classes'
-import type { Grouping, GroupingProblem } from './problem'
+import { cheaper, Classes, distinct, moreFitting, type PresentGroup, type Step } from './arrangements'
+import type { Grouping, GroupingProblem } from '../problem/problem'
 
 /** Classes on the way that are followed up: of those that cost least, and of those with most in their zone. */
 const kept = 60

@@ -1,8 +1,8 @@
-import { seededChance } from '../chance/chance'
-import { clashOf } from './contradiction'
-import { feasibleGroups } from './feasible'
-import { cheapestLevel, type GroupingProblem } from './problem'
-import { ContradictoryLimits, unitsOf, type Units } from './units'
+import { seededChance } from '../../chance/chance'
+import { clashOf } from '../problem/contradiction'
+import { feasibleGroups } from '../problem/feasible'
+import { cheapestLevel, type GroupingProblem } from '../problem/problem'
+import { ContradictoryLimits, unitsOf, type Units } from '../problem/units'
 
 export interface MixedGrouping {
   /** `levels[i]` suits `children[i]`: in mixed groups every child has an own range of the same game. */

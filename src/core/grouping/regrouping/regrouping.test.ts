@@ -1,9 +1,9 @@
-import { everyRegrouping } from './curves'
-import { makeGroups } from './group'
-import type { Grouping, GroupingProblem } from './problem'
+import { everyRegrouping } from './by-move-price'
+import { makeGroups } from '../making/make-groups'
+import type { Grouping, GroupingProblem } from '../problem/problem'
 import { allRegroupings, regroupingRequest, type Regrouping } from './regrouping'
-import { groupsByIndex, problemOfRequest } from './request'
-import { seededChance, unit } from '../chance/chance'
+import { groupsByIndex, problemOfRequest } from '../request'
+import { seededChance, unit } from '../../chance/chance'
 
 /** Twelve children in three groups, dealt without regard to what they can do. */
 function dealtClass(seed: number) {

@@ -1,7 +1,7 @@
-import { seededChance, unit } from '../chance/chance'
+import { seededChance, unit } from '../../chance/chance'
 import { fewMoves } from './few-moves'
-import type { PresentGroup } from './moved-classes'
-import { groupingProblem, limitsSchema, type Grouping, type GroupingProblem } from './problem'
+import type { PresentGroup } from './arrangements'
+import { groupingProblem, limitsSchema, type Grouping, type GroupingProblem } from '../problem/problem'
 
 const inBand = (p: number) => p >= 0.7 && p <= 0.9
 const logistic = (z: number) => 1 / (1 + Math.exp(-z))

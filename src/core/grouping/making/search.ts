@@ -1,7 +1,7 @@
-import { seededChance, shuffled, unit as uniform, type SavedChance } from '../chance/chance'
-import { feasibleGroups } from './feasible'
-import type { GroupingProblem } from './problem'
-import { isFixed, type Units } from './units'
+import { seededChance, shuffled, unit as uniform, type SavedChance } from '../../chance/chance'
+import { feasibleGroups } from '../problem/feasible'
+import type { GroupingProblem } from '../problem/problem'
+import { isFixed, type Units } from '../problem/units'
 
 /** Tried changes per millisecond of the budget: a count, not a clock, so that equal seeds give equal groups. */
 const triesPerMillisecond = 400

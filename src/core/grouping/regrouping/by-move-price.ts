@@ -1,7 +1,7 @@
 import { fewMoves } from './few-moves'
-import type { PresentGroup } from './moved-classes'
-import { makeGroups } from './group'
-import type { Grouping, GroupingProblem } from './problem'
+import type { PresentGroup } from './arrangements'
+import { makeGroups } from '../making/make-groups'
+import type { Grouping, GroupingProblem } from '../problem/problem'
 
 /** Prices on a move, from dear to cheap: the dearer, the fewer moves. */
 const movePrices = [2, 1, 0.5, 0.25, 0.1, 0.04]

@@ -1,10 +1,10 @@
-import { makeGroups } from './group'
+import { makeGroups } from './make-groups'
 import { mixGroups } from './mixed'
 import { pairUp } from './pairs'
-import type { Groups } from './groups'
-import { cheapestLevel, type GroupingProblem } from './problem'
-import { byPennant, groupsById, mostUneven, problemOfRequest, type GroupingRequest } from './request'
-import { ContradictoryLimits, type Clash } from './units'
+import type { Groups } from '../groups'
+import { cheapestLevel, type GroupingProblem } from '../problem/problem'
+import { byPennant, groupsById, mostUneven, problemOfRequest, type GroupingRequest } from '../request'
+import { ContradictoryLimits, type Clash } from '../problem/units'
 
 /** Longer searches after the first, for groups whose cost is not proved to be the least. */
 const moreSearches = 6

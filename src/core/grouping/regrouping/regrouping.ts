@@ -1,8 +1,8 @@
-import { ownBand } from '../evidence/fit'
-import { everyRegrouping, regroup } from './curves'
-import { presentGrouping } from './group'
-import type { Group } from './groups'
-import type { Grouping, GroupingProblem } from './problem'
+import { ownBand } from '../../evidence/fit'
+import { everyRegrouping, regroup } from './by-move-price'
+import { presentGrouping } from '../making/make-groups'
+import type { Group } from '../groups'
+import type { Grouping, GroupingProblem } from '../problem/problem'
 import {
   byPennant,
   evenSizes,
@@ -13,7 +13,7 @@ import {
   type ClassFit,
   type GroupingRequest,
   type Link,
-} from './request'
+} from '../request'
 
 /** A regrouping of the groups that stand. */
 export interface Regrouping {

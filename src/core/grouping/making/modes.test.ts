@@ -1,8 +1,8 @@
-import { seededChance, unit } from '../chance/chance'
-import { groupInputSchema, problemOf } from './group'
+import { seededChance, unit } from '../../chance/chance'
+import { groupInputSchema, problemOf } from './make-groups'
 import { mixGroups } from './mixed'
 import { pairUp } from './pairs'
-import { ContradictoryLimits } from './units'
+import { ContradictoryLimits } from '../problem/units'
 
 function classOf(abilities: readonly number[], change: object) {
   const input = groupInputSchema.parse({
