@@ -1,7 +1,7 @@
 import { alwaysEnds, evolve } from '../chance/chain'
 import type { Branch } from '../chance/enumerate'
 import { certainly, largestOf, mean, sumOf, type Distribution } from '../chance/distribution'
-import type { Alike, AnyGame, Choice, GameState } from '../games'
+import type { SameLawEachGo, AnyGame, Choice, GameState } from '../games'
 import { buildGoChain, goBranches, type GoChain, type GoOutcome } from './go-chain'
 import { countItems } from './items'
 import { drawnSeconds, lattice } from './minutes'
@@ -14,7 +14,7 @@ export type Unsolved = 'too-many-states' | 'never-ends'
 /** A game ready for exact figures: its chain, or the law of one go where every go has the same. */
 export type Solved =
   | { kind: 'chain'; game: AnyGame; chain: GoChain }
-  | { kind: 'alike'; game: AnyGame; alike: Alike; branches: readonly WeightedOutcome[] }
+  | { kind: 'same-law'; game: AnyGame; law: SameLawEachGo; branches: readonly WeightedOutcome[] }
 
 interface WeightedOutcome {
   outcome: GoOutcome

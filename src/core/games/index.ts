@@ -115,6 +115,6 @@ export function gameOf(id: string): AnyGame {
   return game
 }
 
-export type { SameLawEachGo as Alike, Choice, GameState, Material, Variant } from './game'
+export type { SameLawEachGo, Choice, GameState, Material, Variant } from './game'
 export { playGo } from './game'
 export type { GameEvent } from './events'

@@ -45,7 +45,7 @@ interface Props {
   /** A game was put in the plan on the way here: not kept yet. */
   added: boolean
   /** What has changed since the plan was kept. */
-  since: 'groups' | 'levels' | null
+  changedSince: 'groups' | 'levels' | null
   /** Names of children who are in no group. */
   waiting: string[]
   preview: Action<typeof previewPlan>
@@ -64,7 +64,7 @@ export function PlanEditor({
   today,
   games,
   added,
-  since,
+  changedSince,
   waiting,
   preview,
   save,
@@ -74,7 +74,7 @@ export function PlanEditor({
   const router = useRouter()
   const [view, setView] = useState(first)
   const draft = useDraft(classId, 'plan', standing, kept)
-  const changed = session === null || since !== null || draft.changed
+  const changed = session === null || changedSince !== null || draft.changed
   const { problems, busy, save: run, setProblems } = useSaving()
   const { plan } = view
   const { groupingId } = view
@@ -184,7 +184,7 @@ export function PlanEditor({
             {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} to {view.times.ends} ·{' '}
             {spelledAtStart(plan.slots).toLowerCase()} {plan.slots === 1 ? 'slot' : 'slots'} of{' '}
             {plan.slotMinutes} minutes
-            {since && <strong>{sinceWords[since]}</strong>}
+            {changedSince && <strong>{sinceWords[changedSince]}</strong>}
           </p>
           <DraftLine
             draft={draft}

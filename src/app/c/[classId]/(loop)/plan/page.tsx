@@ -39,7 +39,7 @@ export default async function Plan({ params, searchParams }: Props) {
       today={page.today}
       games={page.games}
       added={page.added}
-      since={page.changedSince}
+      changedSince={page.changedSince}
       waiting={page.waiting}
       preview={previewAction}
       save={savePlanAction}
