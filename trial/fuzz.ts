@@ -6,9 +6,19 @@ import { z } from 'zod'
 import { DatabaseAway } from '../src/data/away'
 import { tablesInOrder } from '../src/data/backup/dump'
 import { closeServerDatabase, openServerDatabase } from '../src/data/server-database'
-import { addChildren, classTable, createClass, place, saveLinks } from '../src/server/classes'
+import {
+  addChildren,
+  changeChild,
+  classTable,
+  createClass,
+  place,
+  saveLinks,
+  setLeft,
+} from '../src/server/classes'
 import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
-import { gameFit, groupsPage, proposeGroups, saveGroups } from '../src/server/groups/groups'
+import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '../src/server/groups/groups'
+import { joinGroup } from '../src/server/groups/join'
+import { discardDraft, keepDraft } from '../src/server/drafts/drafts'
 import { harbourPage } from '../src/server/harbour'
 import { changeHouseStyle } from '../src/server/house-style'
 import { lookIntoBackup, restoreBackup } from '../src/server/keeping/backups'
@@ -16,7 +26,7 @@ import { exportChild, exportClass, importClass } from '../src/server/keeping/doc
 import { settingsPage } from '../src/server/keeping/settings'
 import { closeThreads } from '../src/server/heavy/threads'
 import { recordMark } from '../src/server/marks/marks'
-import { countOnShelf, planPage, previewPlan, savePlan } from '../src/server/plan/plan'
+import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from '../src/server/plan/plan'
 import { childPage, progressPage } from '../src/server/progress'
 import { markAbsent, runPage, tapClock } from '../src/server/run'
 import { NotHere, Refused, type UseCase } from '../src/server/use-case'
@@ -73,6 +83,15 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['gameFit', gameFit as Any, () => ({ classId, gameId: 'perch' })],
     ['proposeGroups', proposeGroups as Any, () => ({ classId, gameId: 'landfall', count: 2, mode: 'mixed' })],
     ['saveGroups', saveGroups as Any, () => ({ classId, groupingId: crypto.randomUUID(), gameId: 'landfall', groups, note: 'x' })],
+    ['keepDraft', keepDraft as Any, () => ({ classId, kind: 'groups', follows: null, revision: crypto.randomUUID(), before: made.standing, steps: [{ do: made.standing }, { amend: made.standing }, 'undo'] })],
+    ['keepDraft', keepDraft as Any, () => ({ classId, kind: 'plan', follows: null, revision: crypto.randomUUID(), before: { groupingId, plan }, steps: [{ do: { groupingId, plan } }, 'undo', 'redo'] })],
+    ['discardDraft', discardDraft as Any, () => ({ classId, kind: pick(['groups', 'plan']) })],
+    ['earlierGroups', earlierGroups as Any, () => ({ classId, groupingId })],
+    ['joinGroup', joinGroup as Any, () => ({ classId, sessionId, pupilId, groupId: plan.cells[0].groupId })],
+    ['changeChild', changeChild as Any, () => ({ classId, pupilId, name: 'Ida', yearGroup: 'Year 1' })],
+    ['setLeft', setLeft as Any, () => ({ classId, pupilId, left: pick([true, false]) })],
+    ['moveToToday', moveToToday as Any, () => ({ classId, sessionId })],
+    ['letGo', letGo as Any, () => ({ classId, sessionId: crypto.randomUUID() })],
     ['gamesPage', gamesPage as Any, () => ({ classId, group: 0, slotMinutes: 12, to: 20 })],
     ['gamePage', gamePage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2, params: { start: 0, goal: 12 } })],
     ['stopWaiting', stopWaiting as Any, () => ({ classId, input: { game: 'landfall', players: 2 } })],

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { logistic } from '../../evidence/observation'
 import { clashOf } from '../problem/contradiction'
+import { betterLevels } from './better-levels'
 import { matchGroups } from './keep-group-names'
 import {
   bandSchema,
@@ -35,11 +36,12 @@ export function makeGroups(problem: GroupingProblem): Grouping {
   const starts = startsOf(problem, units, cut?.groups)
   const first = search(problem, units, starts, Math.max(1, starts.length))
   if (!first) throw new ContradictoryLimits([{ kind: 'together-impossible' }], clashOf(problem))
-  const { better, lowerBound } = prove(problem, units, first.cost)
-  let found = better ?? first
+  let found = betterLevels(problem, units, first)
+  const { better, lowerBound } = prove(problem, units, found.cost)
+  found = better ?? found
   if (found.cost > lowerBound + 1e-9) {
     const longer = search(problem, units, [found.group, ...starts], runsWithin(limits.milliseconds))
-    if (longer && longer.cost < found.cost) found = longer
+    if (longer && longer.cost < found.cost) found = betterLevels(problem, units, longer)
   }
   const groups = Array.from({ length: limits.groups.count }, (_, g) =>
     units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
