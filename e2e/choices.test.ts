@@ -46,7 +46,7 @@ const laneOf = async (name: string) =>
 test('house style: how children move up and the order of counting in steps are the class’s own', async () => {
   await person.goTo(`${base}/class?strands=steps`)
   await person.sees(/12 children/)
-  const first = () => person.text('.class-table thead th:nth-child(2)')
+  const first = () => person.text('.class-table thead th:nth-child(3)')
   expect(await first()).toBe('Count in tens')
   await person.press('House style')
   await clean()

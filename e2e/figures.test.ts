@@ -85,6 +85,7 @@ test('advice is tried before it is given: its page shows the figures it promised
   await person.goTo(`${base}/games/tower-bay?level=spinner-10&players=3&slot=4`)
   await person.press('Try it: Make it eight spaces')
   await person.find('//p[contains(.,"rules changed")]')
+  await workedOut()
   const promised = analyse({
     game: 'tower-bay',
     params: { source: { kind: 'spinner', sectors: 10 }, spaces: 8 },

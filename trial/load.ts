@@ -96,9 +96,11 @@ export async function load(secondsEach: number) {
     // What the machine does to a process with nothing to do, in the same minutes.
     stillBlockAloneMs: stillAlone,
     longestCollectionAloneMs: blockAlone.collectionMs,
+    longestCollectionAlone: blockAlone.collection,
     longestBlockBesideMs: blockBeside.ms,
     stillBlockBesideMs: stillBeside,
     longestCollectionBesideMs: blockBeside.collectionMs,
+    longestCollectionBeside: blockBeside.collection,
     stopSeconds: rounded(stopSeconds, 1),
   }
 }

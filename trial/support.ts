@@ -24,8 +24,9 @@ async function freePort(): Promise<number> {
 
 interface Block {
   ms: number
-  /** Longest collection of memory, part of a block or not. */
+  /** Longest collection of memory, part of a block or not, and of which kind it was. */
   collectionMs: number
+  collection: string
 }
 
 export interface Served {
@@ -71,8 +72,8 @@ export async function serveFolder(folder: string, { cold = false } = {}): Promis
       const before = log.length
       child.kill('SIGUSR2')
       for (;;) {
-        const found = /longest block ([\d.]+) ms, .* ([\d.]+) ms/.exec(log.slice(before))
-        if (found) return { ms: Number(found[1]), collectionMs: Number(found[2]) }
+        const found = /longest block ([\d.]+) ms, .*\((.*)\) ([\d.]+) ms/.exec(log.slice(before))
+        if (found) return { ms: Number(found[1]), collection: found[2], collectionMs: Number(found[3]) }
         await wait(20)
       }
     },

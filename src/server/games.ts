@@ -114,7 +114,9 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId
   const rows = games.map((game): GameRow => {
     const allowed = game.levels.flatMap(({ id }, index) => {
       const measure = levelMeasure(game.id, id)
-      return suits(measure, filter) && mayOfferToMost(measure.steps, offeredTo) ? [index] : []
+      // Who asks for a strand by its name need not wait until it is begun.
+      const mayBe = filter.strand !== null || mayOfferToMost(measure.steps, offeredTo)
+      return suits(measure, filter) && mayBe ? [index] : []
     })
     const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
     const { id: levelId, title, params } = game.levels[level]

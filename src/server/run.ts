@@ -4,6 +4,7 @@ import { gameOf } from '@/core/games'
 import type { Seats } from '@/core/planning/seating/partners'
 import { timetable } from '@/core/planning/timetable'
 import { stepOf } from '@/core/skills'
+import { deleteDraft, draftOf } from '@/data/queries/drafts'
 import { observationsOfVisits } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
 import { sumUpPlayed } from '@/data/queries/held'
@@ -75,6 +76,8 @@ export interface RunPage {
   visits: RunVisit[]
   marks: ShownMark[]
   absent: string[]
+  /** The plan was changed since it was made ready: those changes are not in this session. */
+  changesWait: boolean
   /** Children who are in no group of this session: they came after it was planned. */
   waiting: { id: string; name: string }[]
 }
@@ -165,6 +168,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       of,
     })),
     absent: await absentOf(scope, session.id),
+    changesWait: session.state === 'planned' && (await draftOf(scope, 'plan')) !== null,
     waiting: [...names].flatMap(([id, name]) =>
       grouping.groups.some(({ pupils }) => pupils.includes(id)) ? [] : [{ id, name }],
     ),
@@ -195,6 +199,8 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
   }
   switch (tap) {
     case 'start':
+      // Changes of the plan that were not made ready were about this session, which is held as it was kept.
+      await deleteDraft(scope, 'plan')
       return updateSession(scope, sessionId, {
         state: 'running',
         // Begun on another day than planned: it is a session of today.

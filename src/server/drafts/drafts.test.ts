@@ -2,6 +2,7 @@ import { classTable, setLeft } from '../classes'
 import { groupsPage, saveGroups } from '../groups/groups'
 import { eraseChild } from '../keeping/erase'
 import { planPage, savePlan } from '../plan/plan'
+import { runPage, tapClock } from '../run'
 import { NotHere } from '../use-case'
 import { grouped, newClass, openTestSchool, planned, rowsOf, viewer } from '../testing/school'
 import { discardDraft, keepDraft } from './drafts'
@@ -179,7 +180,32 @@ describe('a plan on the table', () => {
     expect(draft!.savedAt).toBe('Tue 24 Nov, 09:00')
   })
 
-  test('a running session has no plan on the table', async () => {
+  test('changed after it was made ready: the session says so, and starts without the changes', async () => {
+    const classId = await newClass()
+    await grouped(classId)
+    const sessionId = await planned(classId)
+    expect((await runPage(viewer, { classId }))!.changesWait).toBe(false)
+    const { view, standing } = await planPage(viewer, { classId })
+    const { groupingId, plan } = view!
+    await keepDraft(viewer, {
+      classId,
+      kind: 'plan',
+      follows: null,
+      revision: id(),
+      before: standing!,
+      steps: [{ do: { groupingId, plan: { ...plan, slotMinutes: 20 } } }],
+    })
+    const page = (await runPage(viewer, { classId }))!
+    expect(page).toMatchObject({ changesWait: true, session: { slotMinutes: 12 } })
+    await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+    const running = (await runPage(viewer, { classId }))!
+    expect(running).toMatchObject({ changesWait: false, session: { slotMinutes: 12 } })
+    // Nothing of it is left for the plan of tomorrow.
+    await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+    expect((await planPage(viewer, { classId })).draft).toBeNull()
+  })
+
+  test('a plan for groups of another class is refused', async () => {
     const classId = await newClass()
     await grouped(classId)
     await planned(classId)

@@ -145,4 +145,27 @@ describe('a draft is kept as it is worked on', () => {
     expect(asked).toHaveLength(1)
     expect(told).toHaveLength(before)
   })
+
+  test('idle is when the last step has arrived, with all that came while one was under way', async () => {
+    const { keeper, asked } = keeperWith(async () => {
+      await soon()
+      return kept()
+    })
+    keeper.take({ do: 1 }, 0, 1)
+    keeper.take({ do: 2 }, 1, 2)
+    await keeper.idle()
+    expect(asked.map(({ steps }) => steps)).toEqual([[{ do: 1 }], [{ do: 2 }]])
+  })
+
+  test('without an answer nothing is waited for', async () => {
+    jest.useFakeTimers()
+    try {
+      const { keeper } = keeperWith(() => Promise.reject(new Error('no')))
+      keeper.take({ do: 1 }, 0, 1)
+      await keeper.idle()
+      keeper.follow(null)
+    } finally {
+      jest.useRealTimers()
+    }
+  })
 })

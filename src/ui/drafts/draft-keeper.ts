@@ -34,6 +34,8 @@ export class DraftKeeper<T> {
   private now: T | null = null
   private again: ReturnType<typeof setTimeout> | undefined
   private stopped = false
+  /** What is being sent, with all that follows it. */
+  private sending: Promise<void> = Promise.resolve()
 
   constructor(
     private readonly address: string,
@@ -66,6 +68,9 @@ export class DraftKeeper<T> {
     this.follows = revision
   }
 
+  /** Settles when nothing is on its way: what takes a draft into use has to come after its last step. */
+  idle = (): Promise<void> => this.sending
+
   /** Nothing more is told; what waits is still sent. */
   close() {
     this.tellNothing = true
@@ -82,7 +87,8 @@ export class DraftKeeper<T> {
     this.under = { follows: this.follows, revision: newId(), before: this.before!, steps: this.waiting }
     this.waiting = []
     this.before = this.now
-    await this.ask(this.under)
+    this.sending = this.ask(this.under)
+    await this.sending
   }
 
   private async ask(request: Request<T>): Promise<void> {
@@ -106,7 +112,7 @@ export class DraftKeeper<T> {
     }
     this.follows = request.revision
     this.say({ state: 'kept', at: answer.savedAt })
-    return this.send()
+    await this.send()
   }
 
   private async answerTo(request: Request<T>): Promise<Kept<T> | { problems: string[] } | 'none'> {

@@ -75,6 +75,8 @@ export function useDraft<Kind extends keyof Drafts>(
     showOther() {
       if (keeping.state === 'other') settle(keeping.there, keeping.there?.history.now ?? standing)
     },
+    /** Settles when no step is on its way any more. */
+    idle: async () => keeper.current?.idle(),
     /** The server has let the draft go: the table shows what is in use. */
     cleared() {
       keeper.current?.follow(null)

@@ -1,66 +1,35 @@
 'use client'
 
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { GroupsDraft } from '@/core/grouping/draft'
-import { pennantsFor, type Group } from '@/core/grouping/groups'
-import { regroupingRequest, type Regrouping } from '@/core/grouping/regrouping/regrouping'
-import { atLevelsOf, atOneLevel } from '@/core/grouping/in-zone'
-import { evenSizes, requestFor, type ClassFit } from '@/core/grouping/request'
-import type { Action } from '@/server/answer'
-import type { earlierGroups, gameFit, GroupsPage as Page, saveGroups } from '@/server/groups/groups'
-import type { discardDraft } from '@/server/drafts/drafts'
+import { pennantsFor } from '@/core/grouping/groups'
+import { atOneLevel } from '@/core/grouping/in-zone'
+import { evenSizes, requestFor } from '@/core/grouping/request'
+import type { GroupsPage as Page } from '@/server/groups/groups'
 import { DraftLine } from '../drafts/draft-line'
-import { newId } from '../new-id'
 import { Problems } from '../problems'
-import { useSaving } from '../sheets/use-saving'
-import { clashInWords, unevenInWords } from './clash-words'
 import { Headline } from './headline'
 import { titleOf } from './headline-words'
 import { Lanes } from './lanes'
 import { LimitsList } from './limits-list'
-import { MakePanel, type Making } from './make-panel'
+import { MakePanel } from './make-panel'
 import { Moves } from './moves'
 import { NumberCurve } from './number-curve'
 import { SelectedChild } from './selected-child'
-import { useGroups } from './use-groups'
-import { useMaking } from './use-making'
+import { useGrouping, type GroupsActions } from './use-grouping'
 import { useNumberCurve } from './use-number-curve'
 import { Versions } from './versions'
 
-interface Props {
+interface Props extends GroupsActions {
   classId: string
   page: Page
-  gameFit: Action<typeof gameFit>
-  earlierGroups: Action<typeof earlierGroups>
-  save: Action<typeof saveGroups>
-  discard: Action<typeof discardDraft>
 }
 
-/** The choices that groups were made by; sizes are chosen anew each time. */
-const makingOf = ({ mode, gameId, groups }: Pick<GroupsDraft, 'mode' | 'gameId' | 'groups'>): Making => ({
-  mode,
-  gameId,
-  count: groups.length || 4,
-  smallest: undefined,
-  largest: undefined,
-})
-
 /** Who works with whom at which level, with the fit of it in view while it is changed. */
-export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discard }: Props) {
-  const router = useRouter()
-  const table = useGroups(classId, page)
+export function GroupsPage({ classId, page, ...actions }: Props) {
+  const grouping = useGrouping(classId, page, actions)
+  const { table, names, worker, busy, regroupings } = grouping
   const [selected, setSelected] = useState<string | null>(null)
-  const [making, setMaking] = useState<Making>(makingOf(table))
-  const [regroupings, setRegroupings] = useState<Regrouping[] | null>(null)
-  const [uneven, setUneven] = useState<string | null>(null)
-  const { problems, busy, save: run, setProblems } = useSaving()
-  const names = new Map(page.children.map(({ id, name }) => [id, name]))
-  const worker = useMaking(
-    ({ contradictions, clash }) => setProblems(clashInWords(contradictions, clash, names)),
-    () => setProblems(['The search broke off. The groups stay as they are.']),
-  )
   const ids = page.children.map(({ id }) => id)
   // As it would be proposed with so many groups, whoever is in which now.
   const curve = useNumberCurve(ids, table.fit, (count) =>
@@ -84,141 +53,6 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
       </div>
     )
 
-  function remake(part: Partial<Making>) {
-    const next = { ...making, ...part }
-    setMaking(next)
-    setRegroupings(null)
-    withFit(next.gameId, (fit) => propose(next, fit))
-  }
-
-  /** Does something once it is known what the class can do at the levels of a game. */
-  function withFit(gameId: string, then: (fit: ClassFit) => void) {
-    const known = table.fitOf(gameId)
-    if (known) return then(known)
-    run(
-      () => gameFit({ classId, gameId }),
-      (fit) => {
-        table.learn(gameId, fit)
-        then(fit)
-      },
-    )
-  }
-
-  function propose({ mode, gameId, count, largest, smallest }: Making, fit: ClassFit) {
-    const how = { mode, gameId, note: '' }
-    if (mode === 'hand') return table.put({ groups: atLevelsOf(fit, table.groups), own: {}, pairs: {} }, how)
-    setProblems([])
-    const standing = table.groups.map(({ pennant }) => pennant)
-    const pennants = pennantsFor(standing, count)
-    const locked = table.locked.flatMap((child) => {
-      const group = table.groupOf(child)
-      return group !== undefined && pennants.includes(group) ? [[child, group] as const] : []
-    })
-    const request = requestFor(ids, fit, {
-      mode,
-      // The groups that stand give the new ones their names, by who is in them.
-      current: Object.fromEntries(
-        table.groups.flatMap(({ pennant, pupils }) => pupils.map((id) => [id, pennant])),
-      ),
-      links: page.links,
-      met: page.met,
-      locked: Object.fromEntries(locked),
-      adultNear: page.adultNear,
-      pennants,
-      withAdult: adultGroups(pennants),
-      sizes: evenSizes(ids.length, count, largest, smallest),
-      evenly: largest === undefined && smallest === undefined,
-    })
-    let first = true
-    worker.propose(request, ({ uneven, ...made }) => {
-      setUneven(uneven ? unevenInWords(uneven, names) : null)
-      if (first) table.put(made, how)
-      else table.better(made, how)
-      first = false
-    })
-  }
-
-  /** Puts an earlier version on the table, to be kept as a new one. */
-  function takeBack({ id, version }: Page['versions'][number]) {
-    hand(() =>
-      run(
-        () => earlierGroups({ classId, groupingId: id }),
-        ({ fit, ...earlier }) => {
-          table.learn(earlier.gameId, fit)
-          table.put(earlier, { ...earlier, note: `version ${version} taken back` })
-          setMaking(makingOf(earlier))
-        },
-      ),
-    )
-  }
-
-  /** Of these groups those with an adult near; none chosen yet: the first. */
-  function adultGroups(pennants: readonly number[]): number[] {
-    const chosen = table.groups.flatMap(({ withAdult, pennant }) => (withAdult ? [pennant] : []))
-    const there = chosen.filter((pennant) => pennants.includes(pennant))
-    return there.length > 0 ? there : pennants.slice(0, 1)
-  }
-
-  /** A change by hand: a search that is under way was about other groups. */
-  function hand(change: () => void) {
-    worker.stop()
-    setRegroupings(null)
-    setUneven(null)
-    change()
-  }
-  const byHand: typeof table = {
-    ...table,
-    move: (child, to) => hand(() => table.move(child, to)),
-    swap: (a, b) => hand(() => table.swap(a, b)),
-    lock: (child, on) => hand(() => table.lock(child, on)),
-    setAdult: (group, withAdult) => hand(() => table.setAdult(group, withAdult)),
-    setLevel: (group, levelId) => hand(() => table.setLevel(group, levelId)),
-  }
-
-  function suggest() {
-    const request = regroupingRequest(ids, table.fit, table.groups, page.links, page.adultNear)
-    setProblems([])
-    worker.regroup(request, table.groups, setRegroupings)
-  }
-
-  /** One step back or forth, with the choices they were made by. */
-  function travel(step: 'undo' | 'redo') {
-    const to = step === 'undo' ? table.draft.before : table.draft.next
-    if (!to) return
-    hand(() =>
-      withFit(to.gameId, () => {
-        table.draft.take(step)
-        setMaking(makingOf(to))
-      }),
-    )
-  }
-
-  function throwAway() {
-    run(
-      () => discard({ classId, kind: 'groups' }),
-      () =>
-        hand(() => {
-          table.draft.cleared()
-          setMaking(makingOf(page.standing))
-        }),
-    )
-  }
-
-  function keep(groups: readonly Group[] = table.groups, how = table.note) {
-    const stored = groups.map((group) => ({
-      ...group,
-      locked: table.locked.filter((child) => group.pupils.includes(child)),
-      pairs: Object.fromEntries(
-        Object.entries(table.pairs).filter(([child]) => group.pupils.includes(child)),
-      ),
-    }))
-    const { gameId, mode } = table
-    run(
-      () => save({ classId, groupingId: newId(), gameId, mode, note: how, groups: stored }),
-      () => router.refresh(),
-    )
-  }
-
   return (
     <>
       <Headline
@@ -231,22 +65,21 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
         search={worker}
         busy={busy}
         suggested={regroupings !== null}
-        onSave={() => keep()}
-        onSuggest={suggest}
+        onSave={() => grouping.keep()}
+        onSuggest={grouping.suggest}
       >
         <DraftLine
           draft={table.draft}
           what="groups"
           busy={busy || worker.busy}
-          onUndo={() => travel('undo')}
-          onRedo={() => travel('redo')}
-          onDiscard={throwAway}
+          onUndo={() => grouping.travel('undo')}
+          onRedo={() => grouping.travel('redo')}
+          onDiscard={grouping.throwAway}
         />
       </Headline>
       <Problems
         problems={[
-          ...problems,
-          ...(uneven ? [uneven] : []),
+          ...grouping.problems,
           ...table.brokenLinks.map(
             ({ kind, a, b }) => `${names.get(a)} and ${names.get(b)} are to be kept ${kind}.`,
           ),
@@ -255,7 +88,7 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
       />
       <div className="columns">
         <Lanes
-          table={byHand}
+          table={table}
           names={names}
           adultChoice={page.adultNear.length > 0}
           selected={selected}
@@ -273,10 +106,10 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
               others={table.groups
                 .filter(({ pupils }) => !pupils.includes(selected))
                 .flatMap(({ pupils }) => pupils.map((id) => ({ id, name: names.get(id) ?? '' })))}
-              onSwap={(other) => byHand.swap(selected, other)}
+              onSwap={(other) => table.swap(selected, other)}
               partners={table.partnersOf(selected).map((id) => names.get(id) ?? '')}
-              onMove={(to) => byHand.move(selected, to)}
-              onLock={(on) => byHand.lock(selected, on)}
+              onMove={(to) => table.move(selected, to)}
+              onLock={(on) => table.lock(selected, on)}
               onClose={() => setSelected(null)}
             />
           ) : regroupings ? (
@@ -285,11 +118,9 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
               names={names}
               levels={table.fit.levels}
               busy={busy || worker.busy}
-              onAccept={({ groups }) => keep(groups, 'suggested moves')}
-              onTry={({ groups }) =>
-                hand(() => table.put({ groups, own: {}, pairs: {} }, { note: 'suggested moves' }))
-              }
-              onDismiss={() => setRegroupings(null)}
+              onAccept={({ groups }) => grouping.keep(groups, 'suggested moves')}
+              onTry={grouping.tryOut}
+              onDismiss={grouping.dismiss}
             />
           ) : (
             <>
@@ -312,11 +143,11 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
                 </div>
               )}
               <MakePanel
-                making={making}
+                making={grouping.making}
                 children={ids.length}
                 games={page.games}
                 busy={busy || worker.busy}
-                onChange={remake}
+                onChange={grouping.remake}
               />
               <LimitsList
                 classId={classId}
@@ -325,13 +156,13 @@ export function GroupsPage({ classId, page, gameFit, earlierGroups, save, discar
                 links={page.links}
                 groups={table.groups}
                 names={names}
-                onRelease={(child) => byHand.lock(child, false)}
+                onRelease={(child) => table.lock(child, false)}
               />
               <Versions
                 versions={page.versions}
                 now={page.version?.number ?? null}
                 busy={busy}
-                onTakeBack={takeBack}
+                onTakeBack={grouping.takeBack}
               />
             </>
           )}

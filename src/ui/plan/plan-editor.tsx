@@ -143,14 +143,16 @@ export function PlanEditor({
 
   function keep() {
     run(
-      () =>
-        save({
+      async () => {
+        await draft.idle()
+        return save({
           classId,
           sessionId: keeping.current,
           groupingId,
           plan,
           replaces: session?.state === 'planned' ? session.id : null,
-        }),
+        })
+      },
       () => router.push(`/c/${classId}/run`),
     )
   }

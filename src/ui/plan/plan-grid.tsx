@@ -132,7 +132,7 @@ function Visit({
         </Form.Select>
       )}
       <div className="tiny muted">
-        {zoneInShort(zone)} · {sets.join(' + ')}
+        {zoneInShort(zone)} <span className="nowrap">· {sets.join(' + ')}</span>
       </div>
       {short && <div className="tiny short-game">{shortInWords(short)}</div>}
     </>

@@ -150,6 +150,12 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
       </header>
       <main className="run-stations" onKeyDown={steer}>
         <Problems problems={problems} />
+        {page.changesWait && (
+          <p className="caution-line">
+            The plan was changed after it was made ready; this session is without those changes.{' '}
+            <Link href={`/c/${classId}/plan`}>Look at the plan</Link>
+          </p>
+        )}
         {marks.aside.length > 0 && (
           <NotStored aside={marks.aside} names={names} onRetry={marks.retry} onLetGo={marks.letGo} />
         )}
