@@ -6,6 +6,7 @@ import { migrate as migratePostgres } from 'drizzle-orm/node-postgres/migrator'
 import { drizzle as drizzlePglite, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator'
 import pg from 'pg'
+import { isAway } from './away'
 import { ownMigrations } from './migrations-folder'
 import { PgliteClient } from './pglite/client'
 import { FolderDamaged } from './pglite/folder'
@@ -95,7 +96,27 @@ async function openServer(url: string, { migrations, beforeMigration }: Where): 
     await pool.end()
     throw error
   }
-  return { database: drizzlePostgres(pool, options) as unknown as Database, close: () => pool.end() }
+  const database = drizzlePostgres(pool, options) as unknown as Database
+  return { database: Object.assign(database, { transaction: ofPool(pool) }), close: () => pool.end() }
+}
+
+/**
+ * Transactions of a pool that give their connection back whatever happens: the query builder keeps one for ever that
+ * breaks at "begin", and after ten of them nothing would be answered any more.
+ */
+function ofPool(pool: pg.Pool): Database['transaction'] {
+  return async (work) => {
+    const client = await pool.connect()
+    let broken = false
+    try {
+      return await (drizzlePostgres(client, options) as unknown as Database).transaction(work)
+    } catch (error) {
+      broken = isAway(error)
+      throw error
+    } finally {
+      client.release(broken)
+    }
+  }
 }
 
 /** Where the data of this installation are. */

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm'
+import type pg from 'pg'
 import { DatabaseAway } from '@/data/away'
 import { closeServerDatabase, openServerDatabase, serverDatabase } from '@/data/server-database'
 import { addChildren, classTable, createClass, place } from './classes'
@@ -146,6 +147,30 @@ test('a database that breaks off: what was asked fails at once with a clear word
   expect(acknowledged.length).toBeGreaterThan(20)
   expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
 }, 60_000)
+
+test('connections that break at their first word are given back: there are ten, and twelve break', async () => {
+  if (!onServer) return expect(process.env.DATABASE_URL).toBeUndefined()
+  const { database } = await openServerDatabase()
+  const pool = (database as unknown as { $client: pg.Pool }).$client
+  const connect = pool.connect.bind(pool)
+  let broken = 0
+  const breaking = async () => {
+    const client = await connect()
+    const query = client.query.bind(client)
+    client.query = ((first: string | { text: string }, ...rest: never[]) => {
+      if (!/^begin/.test(typeof first === 'string' ? first : first.text))
+        return query(first as string, ...rest)
+      broken++
+      return Promise.reject(new Error('Connection terminated unexpectedly'))
+    }) as typeof client.query
+    return client
+  }
+  pool.connect = breaking as typeof pool.connect
+  for (let i = 0; i < 12; i++) await expect(newClass()).rejects.toThrow(DatabaseAway)
+  pool.connect = connect
+  expect(broken).toBe(12)
+  expect((await classTable(viewer, { classId: await newClass() })).rows).toHaveLength(8)
+})
 
 test('a server that is away when Islands starts is found once it is there', async () => {
   if (!onServer) return expect(process.env.DATABASE_URL).toBeUndefined()
