@@ -122,13 +122,16 @@ test('even groups are even; where limits forbid it the sizes give way, and the l
   expect(made.uneven!.limits.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['locked']))
 })
 
+const modes = ['similar', 'mixed', 'pairs'] as const
+
 test('headline, curve and comparison count alike in every mode', () => {
   for (let seed = 1; seed <= 1000; seed++) {
     // Small classes beside some of the usual size: the rule is the same, the search is shorter.
     const n = seed <= 60 ? 8 + (seed % 20) : 8 + (seed % 4)
     const group = classOf(n, seed)
     const fit = { ...group.fit, notKnown: group.ids.filter((_, i) => (i * seed) % 5 === 0) }
-    for (const mode of ['similar', 'mixed', 'pairs'] as const) {
+    // In every mode each of the first, then one mode a class.
+    for (const mode of seed <= 60 ? modes : [modes[seed % modes.length]]) {
       const one = propose(
         requestFor(group.ids, fit, { mode, links: [], pennants: [3], sizes: evenSizes(n, 1), evenly: true }),
       ).next().value
