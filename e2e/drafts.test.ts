@@ -73,7 +73,7 @@ test('two tabs move different children: neither is lost, and each says so', asyn
     const bnaBefore = await laneOf('Bna', other)
     const cna = await moveOn('Cna', other)
     await other.find('//*[@role="alert"][contains(.,"changed in another place")]')
-    await other.press('Go on with these')
+    await other.press('Go on with mine')
     await saved(other)
     expect(await laneOf('Cna', other)).toBe(cna)
     expect(await laneOf('Bna', other)).toBe(bnaBefore)

@@ -7,7 +7,7 @@ import type { useDraft } from './use-draft'
 
 type DraftTable = Pick<
   ReturnType<typeof useDraft>,
-  'keeping' | 'changed' | 'canUndo' | 'canRedo' | 'keepThis' | 'showOther'
+  'keeping' | 'changed' | 'canUndo' | 'canRedo' | 'keepThis'
 >
 
 /** Whether the draft is safe, with the way back and forth; nothing while there is no draft. */
@@ -15,14 +15,16 @@ export function DraftLine({
   draft,
   what,
   busy,
+  onShowOther,
   onUndo,
   onRedo,
   onDiscard,
 }: {
   draft: DraftTable
-  /** “groups”, “plan” */
-  what: string
+  what: 'groups' | 'plan'
   busy: boolean
+  /** The other of two drafts that met is to be in view. */
+  onShowOther: () => void
   onUndo: () => void
   onRedo: () => void
   onDiscard: () => void
@@ -37,14 +39,19 @@ export function DraftLine({
       <div className="draft-line other" role="alert">
         <span className="small">
           {keeping.there
-            ? `These ${what} were changed in another place at ${keeping.there.savedAt}. Neither is lost: the one you leave is one step behind.`
-            : `These ${what} were kept or discarded in another place.`}
+            ? `${these[what]} changed in another place at ${keeping.there.savedAt}. Neither is lost: the one you leave is one step behind.`
+            : `${these[what]} taken into use or discarded in another place.`}
         </span>
-        <Button variant="quiet" size="sm" onClick={draft.showOther}>
-          Show those
+        <Button
+          variant="quiet"
+          size="sm"
+          // What is in use now is not known on this page: it is asked for anew.
+          onClick={keeping.there ? onShowOther : () => window.location.reload()}
+        >
+          {keeping.there ? 'Show the other' : 'Look at it, let mine go'}
         </Button>
         <Button size="sm" onClick={draft.keepThis}>
-          Go on with these
+          Go on with mine
         </Button>
       </div>
     )
@@ -66,6 +73,8 @@ export function DraftLine({
     </div>
   )
 }
+
+const these = { groups: 'These groups were', plan: 'This plan was' } as const
 
 /** Whether what is on the table is safe. */
 function keptInWords(keeping: Keeping<unknown>): string {

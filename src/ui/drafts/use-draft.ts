@@ -63,6 +63,8 @@ export function useDraft<Kind extends keyof Drafts>(
     changed: !dequal(history.now, standing),
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
+    /** Another draft that this one met. */
+    other: keeping.state === 'other' ? (keeping.there?.history.now ?? null) : null,
     /** What `undo` and `redo` would show. */
     before: history.past.at(-1) ?? null,
     next: history.future[0] ?? null,
@@ -73,7 +75,7 @@ export function useDraft<Kind extends keyof Drafts>(
     },
     /** Two drafts met: the other one goes on, this one is one step behind it. */
     showOther() {
-      if (keeping.state === 'other') settle(keeping.there, keeping.there?.history.now ?? standing)
+      if (keeping.state === 'other' && keeping.there) settle(keeping.there, keeping.there.history.now)
     },
     /** Settles when no step is on its way any more. */
     idle: async () => keeper.current?.idle(),

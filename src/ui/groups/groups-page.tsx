@@ -72,6 +72,7 @@ export function GroupsPage({ classId, page, ...actions }: Props) {
           draft={table.draft}
           what="groups"
           busy={busy || worker.busy}
+          onShowOther={() => grouping.travel('other')}
           onUndo={() => grouping.travel('undo')}
           onRedo={() => grouping.travel('redo')}
           onDiscard={grouping.throwAway}

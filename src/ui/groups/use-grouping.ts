@@ -123,13 +123,15 @@ export function useGrouping(
     worker.regroup(request, table.groups, setRegroupings)
   }
 
-  /** One step back or forth, with the choices they were made by. */
-  function travel(step: 'undo' | 'redo') {
-    const to = step === 'undo' ? table.draft.before : table.draft.next
+  /** One step back or forth, or to the other of two drafts that met, with the choices they were made by. */
+  function travel(step: 'undo' | 'redo' | 'other') {
+    const { before, next, other } = table.draft
+    const to = { undo: before, redo: next, other }[step]
     if (!to) return
     hand(() =>
       withFit(to.gameId, () => {
-        table.draft.take(step)
+        if (step === 'other') table.draft.showOther()
+        else table.draft.take(step)
         setMaking(makingOf(to))
       }),
     )

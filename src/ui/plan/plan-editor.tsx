@@ -192,6 +192,7 @@ export function PlanEditor({
             draft={draft}
             what="plan"
             busy={busy}
+            onShowOther={() => draft.other && goTo(draft.other, draft.showOther)}
             onUndo={() => draft.before && goTo(draft.before, () => draft.take('undo'))}
             onRedo={() => draft.next && goTo(draft.next, () => draft.take('redo'))}
             onDiscard={() =>
