@@ -114,6 +114,36 @@ test('a plan under change is a draft too: two games put in it one after the othe
   expect(await person.all('.draft-line')).toHaveLength(0)
 })
 
+test('two tabs change the plan: the other one is shown with what it comes to, the own one is a step behind', async () => {
+  const other = await Person.at(server.url)
+  const each = async (by: Person) => (await by.field('Minutes each')).getAttribute('value')
+  try {
+    await person.goTo(`${base}/plan`)
+    await other.goTo(`${base}/plan`)
+    await other.sees(/36 minutes/)
+    await person.choose('Minutes each', '15')
+    await person.sees(/45 minutes/)
+    await saved()
+    await other.choose('Minutes each', '10')
+    await other.find('//*[@role="alert"][contains(.,"This plan was changed in another place")]')
+    await other.press('Show the other')
+    await other.sees(/45 minutes/)
+    expect(await each(other)).toBe('15')
+    await other.press('Undo')
+    await other.sees(/30 minutes/)
+    expect(await each(other)).toBe('10')
+    await other.press('Discard draft')
+    await other.sees(/36 minutes/)
+    // The first tab goes on with a draft that is no more: it is told, and may look at what is in use.
+    await person.choose('Minutes each', '20')
+    await person.find('//*[@role="alert"][contains(.,"This plan was taken into use or discarded")]')
+    await person.press('Look at it, let mine go')
+    await person.sees(/36 minutes/)
+  } finally {
+    await other.leave()
+  }
+})
+
 test('twenty-six children are placed on two strands in less than thirty interactions', async () => {
   await person.goTo(`${base}/class`)
   await person.heading()
