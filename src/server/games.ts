@@ -10,6 +10,7 @@ import type { YearGroup } from '@/core/evidence/prior'
 import { inBand, fitCost } from '@/core/grouping/problem/fit-cost'
 import { countInZone, type InZone } from '@/core/grouping/in-zone'
 import { materialsOf, type Need } from '@/core/planning/materials'
+import { nameOf } from '@/core/things'
 import { groupingOf } from '@/data/queries/groupings'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
@@ -122,7 +123,7 @@ export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId
     const { id: levelId, title, params } = game.levels[level]
     const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)
     const finishInSlot = within[setOf]?.[filter.slotMinutes] ?? 1
-    const items = game.materials(params).map(({ item }) => item)
+    const items = game.materials(params).map(({ thing }) => nameOf(thing))
     return {
       id: game.id,
       title: game.title,

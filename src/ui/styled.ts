@@ -4,6 +4,6 @@
  */
 export const styled =
   (style: Partial<Record<'left' | 'top' | 'width' | 'transform', string>>) =>
-  (element: HTMLElement | null) => {
+  (element: HTMLElement | SVGElement | null) => {
     if (element) Object.assign(element.style, style)
   }

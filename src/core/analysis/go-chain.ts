@@ -103,7 +103,7 @@ export function buildGoChain(
     const found = index.get(of)
     if (found !== undefined) return found
     index.set(of, states.length)
-    states.push(state)
+    states.push(game.forget?.(state) ?? state)
     return states.length - 1
   }
 }

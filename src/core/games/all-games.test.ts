@@ -1,3 +1,4 @@
+import { isLoose } from '../things'
 import fc from 'fast-check'
 import { restoredChance, seededChance } from '../chance/chance'
 import { hasStep, isTrue, largestNumber, placeOf } from '../skills'
@@ -186,9 +187,9 @@ test('games with small parts, movement, balls, stairs or a clock say so', () => 
     for (const { params } of game.levels) {
       const items = game.materials(params)
       const said = game.texts.cautions.join(' ')
-      if (items.some(({ loose }) => loose)) expect(said).toMatch(/Small parts/)
-      if (items.some(({ item }) => /ball/.test(item))) expect(said).toMatch(/Soft ball/)
-      if (items.some(({ item }) => /timer/.test(item))) expect(said).toMatch(/never before Year 2/)
+      if (items.some(({ thing }) => isLoose(thing))) expect(said).toMatch(/Small parts/)
+      if (items.some(({ thing }) => thing.kind === 'ball')) expect(said).toMatch(/Soft ball/)
+      if (items.some(({ thing }) => thing.kind === 'timer')) expect(said).toMatch(/never before Year 2/)
       const jumps = play(game, params, playersOf(game, 1), 3, 'novice').events.some(
         ({ kind }) => kind === 'jumped',
       )

@@ -3,6 +3,9 @@ import { shuffled, type Chance } from '../chance/chance'
 import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range, without } from './source'
+import { perSet } from './material'
+import { lie, heap } from './families/on-table'
+import { beside, onTable, place, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -205,6 +208,48 @@ function play(state: State, move: Move | null, sink?: Sink): State {
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, to, 'numerals', paramsSchema.parse(params))
 
+const table: Table<Params, State, Move> = {
+  layout: (_params, players) =>
+    onTable(
+      stacked(
+        10,
+        ...range(0, players - 1).map((player) =>
+          beside(
+            8,
+            place(`hand-${player}`, [150, 36], { owner: player, label: 'hand' }),
+            place(`pairs-${player}`, [30, 36], { owner: player, label: 'pairs' }),
+          ),
+        ),
+        place('stock', [30, 36], { label: 'draw from here' }),
+      ),
+    ),
+  things: ({ hands, stock, pairs, dealt, params }, viewer) => [
+    ...hands.flatMap((hand, player) =>
+      [...hand]
+        .sort((a, b) => a - b)
+        .map((card, i) =>
+          lie(
+            `hand-${player}-${i}`,
+            'number cards',
+            `hand-${player}`,
+            viewer === 'all' || viewer === player ? numeral(card) : null,
+            { owner: player },
+          ),
+        ),
+    ),
+    ...heap('stock', 'number cards', 'stock', dealt ? stock.length : packOf(params).length),
+    ...pairs.flatMap((count, player) =>
+      heap(`pairs-${player}`, 'number cards', `pairs-${player}`, 2 * count, player),
+    ),
+  ],
+  say: (_state, { from, number }) => ({
+    verb: 'ask',
+    numbers: [number],
+    spots: [`hand-${from}`],
+    player: from,
+  }),
+}
+
 export const anyPairs = defineGame<Params, State, Move, View>({
   id: 'any-pairs',
   title: 'Any Pairs?',
@@ -256,8 +301,9 @@ export const anyPairs = defineGame<Params, State, Move, View>({
   },
   variants: (params): Variant<Params>[] =>
     params.copies > 2 ? [{ change: 'fewer-cards', amount: 2, params: { ...params, copies: 2 } }] : [],
+  table,
   materials: ({ low, high, by, copies }) => [
-    { item: `number cards ${low} to ${high}${by > 1 ? ` in ${by}s` : ''}, ${copies} of each`, perSet: 1 },
+    perSet({ kind: 'number cards', from: low, to: high, by, copies }),
   ],
   texts: {
     rules: [

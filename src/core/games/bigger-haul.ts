@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { inAnyOrder } from '../chance/chance'
-import { comparing } from './families/compare'
+import { comparing, compareSpots, pilesOf, type CompareState } from './families/compare'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perSet } from './material'
+import { lie } from './families/on-table'
+import { onTable, numeral, type Table, type Face } from '../table'
 
 const paramsSchema = z.object({
   high: z.number().int().min(3).max(20),
@@ -71,6 +74,29 @@ const level = (
   params: z.input<typeof paramsSchema>,
 ) => levelOf<Params>(id, title, to, shown, paramsSchema.parse(params))
 
+const kindOf = { numerals: 'number cards', 'ten-frames': 'picture cards', dominoes: 'dominoes' } as const
+
+/** The cards of a child as they lie: a domino shows both numbers. */
+function facesOf(show: Params['show'], cards: readonly number[]): Face[] {
+  if (show === 'dominoes' && cards.length === 2 && Math.max(...cards) <= 9)
+    return [{ kind: 'domino', a: cards[0], b: cards[1] }]
+  if (show === 'ten-frames') return cards.map((n) => ({ kind: 'frame', n, cells: n > 10 ? 20 : 10 }))
+  return cards.map(numeral)
+}
+
+const table: Table<Params, CompareState<Params>, 'answer'> = {
+  layout: (_params, players) => onTable(compareSpots(players, [80, 34])),
+  things: ({ params, players, turned, waiting, won }) => [
+    ...turned.flatMap((cards, player) =>
+      facesOf(params.show, cards).map((face, i) =>
+        lie(`card-${player}-${i}`, kindOf[params.show], `open-${player}`, face, { owner: player }),
+      ),
+    ),
+    ...pilesOf(kindOf[params.show], players, waiting, won),
+  ],
+  say: ({ turn }) => ({ verb: 'answer', numbers: [], spots: [`open-${turn}`] }),
+}
+
 export const biggerHaul = defineGame({
   ...engine,
   id: 'bigger-haul',
@@ -92,14 +118,13 @@ export const biggerHaul = defineGame({
   goes: 'call',
   interaction: 'contest',
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
+  table,
   materials: ({ high, show }) => [
-    {
-      item:
-        show === 'dominoes'
-          ? 'set of dominoes'
-          : `${show === 'ten-frames' ? 'ten-frame' : 'number'} cards 1 to ${high}`,
-      perSet: show === 'dominoes' ? 1 : 4,
-    },
+    show === 'dominoes'
+      ? perSet({ kind: 'dominoes', to: high })
+      : show === 'ten-frames'
+        ? perSet({ kind: 'picture cards', shows: 'ten frames', from: 1, to: high, copies: 4 })
+        : perSet({ kind: 'number cards', from: 1, to: high, copies: 4 }),
   ],
   texts: {
     rules: [

@@ -51,7 +51,7 @@ describe('Tower Bay', () => {
   test('a board of 1 to 10 takes 55 cubes', () => {
     const cubes = towerBay
       .materials(tower({ source: { kind: 'spinner', sectors: 10 } }))
-      .find(({ item }) => item === 'cube')
+      .find(({ thing }) => thing.kind === 'cube')
     expect(cubes?.perSet).toBe(55)
   })
 })

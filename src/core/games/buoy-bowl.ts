@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { softBall } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perSet } from './material'
+import { lie, heap } from './families/on-table'
+import { beside, onTable, place, stacked, words } from '../table'
 
 const paramsSchema = z.object({
   pins: z.number().int().min(3).max(10),
@@ -49,6 +52,34 @@ const level = (id: string, title: string, pins: number, hidden: boolean) =>
     throws: 12,
   })
 
+const table = respondTable<Params>(
+  () =>
+    onTable(
+      stacked(
+        10,
+        beside(
+          12,
+          place('standing', [60, 40], { label: 'standing' }),
+          place('down', [60, 40], { label: 'down' }),
+        ),
+        beside(12, place('ball', [20, 16]), place('sheet', [60, 16])),
+      ),
+    ),
+  ({ params, prompt, open }) => {
+    const [down = 0] = prompt
+    const standing = params.pins - down
+    const screened = params.hidden && open
+    return [
+      ...(screened ? [lie('screen', 'screen', 'standing')] : heap('standing', 'pin', 'standing', standing)),
+      ...heap('down', 'pin', 'down', down),
+      lie('ball', 'ball', 'ball'),
+      ...(params.record && prompt.length > 0 && !open
+        ? [lie('sentence', 'sheet', 'sheet', words(`${down} + ${standing} = ${params.pins}`))]
+        : []),
+    ]
+  },
+)
+
 export const buoyBowl = defineGame({
   ...engine,
   id: 'buoy-bowl',
@@ -66,11 +97,12 @@ export const buoyBowl = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => fewer(params, 'throws', 'fewer-rounds', 4),
-  materials: ({ pins, record, hidden }) => [
-    { item: 'light pin', perSet: pins },
-    { item: 'soft ball', perSet: 1 },
-    ...(hidden ? [{ item: 'screen', perSet: 1 }] : []),
-    ...(record ? [{ item: 'recording sheet', perSet: 1 }] : []),
+  table,
+  materials: ({ pins, hidden, record }) => [
+    perSet({ kind: 'pin' }, pins),
+    perSet({ kind: 'ball' }),
+    ...(hidden ? [perSet({ kind: 'screen' })] : []),
+    ...(record ? [perSet({ kind: 'sheet', columns: 'down and standing' })] : []),
   ],
   texts: {
     rules: [

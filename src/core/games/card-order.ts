@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { responding } from './families/respond'
+import { responding, respondTable, pastPrompts } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer, range } from './source'
+import { perSet } from './material'
+import { lie, packSpots, packThings } from './families/on-table'
+import { grid, onTable, stacked, numeral } from '../table'
 
 const paramsSchema = z
   .object({
@@ -21,7 +24,7 @@ const paramsSchema = z
 
 type Params = z.infer<typeof paramsSchema>
 
-const packOf = ({ low, high, by }: Params) => range(low, high, by)
+const packOf = ({ low, high, by }: Pick<Params, 'low' | 'high' | 'by'>) => range(low, high, by)
 
 const engine = responding<Params>({
   tasks: ({ row, rows }) => row * rows,
@@ -43,6 +46,38 @@ const engine = responding<Params>({
 const level = (id: string, title: string, low: number, high: number, by = 1, row = 5) =>
   levelOf<Params>(id, title, high, 'numerals', { low, high, by, row, rows: 3, falling: false })
 
+const rowId = (i: number) => `row-${i}`
+
+const table = respondTable<Params>(
+  ({ row }) =>
+    onTable(
+      stacked(
+        12,
+        packSpots(),
+        grid(
+          range(0, row - 1).map((i) => ({ id: rowId(i), shape: 'square', tone: 'quiet' })),
+          row,
+          [26, 34],
+          4,
+        ),
+      ),
+    ),
+  (state) => {
+    const { params, prompt, open, done, packLeft } = state
+    // Answered cards of this row; a full one lies there until the next card is turned.
+    const inRow = open ? done % params.row : done === 0 ? 0 : ((done - 1) % params.row) + 1
+    const before = open ? pastPrompts(state, inRow) : [...pastPrompts(state, inRow - 1), prompt].slice(-inRow)
+    const lying = (inRow > 0 ? before : []).map(([number], turned) => ({ number, turned }))
+    lying.sort((a, b) => (params.falling ? b.number - a.number : a.number - b.number))
+    return [
+      ...packThings('number cards', open ? numeral(prompt[0]) : undefined, packLeft.length),
+      ...lying.map(({ number, turned }, i) =>
+        lie(`lying-${turned}`, 'number cards', rowId(i), numeral(number)),
+      ),
+    ]
+  },
+)
+
 export const cardOrder = defineGame({
   ...engine,
   id: 'card-order',
@@ -62,9 +97,11 @@ export const cardOrder = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => fewer(params, 'rows', 'fewer-rounds', 1),
-  materials: ({ low, high, by }) => [
-    { item: `number cards ${low} to ${high}${by > 1 ? ` in ${by}s` : ''}`, perSet: 1 },
-  ],
+  table,
+  materials: ({ low, high, by, row, rows }) => {
+    const all = packOf({ low, high, by }).length
+    return [perSet({ kind: 'number cards', from: low, to: high, by, some: all > 60 ? row * rows : null })]
+  },
   texts: {
     rules: [
       'Turn a card and read it.',

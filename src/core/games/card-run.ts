@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { without } from './source'
+import { without, range } from './source'
+import { perSet } from './material'
+import { lie } from './families/on-table'
+import { beside, grid, onTable, place, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -118,6 +121,42 @@ function play(state: State, move: number | null, sink?: Sink): State {
 const level = (id: string, title: string, high: number, row: number) =>
   levelOf<Params>(id, title, high, 'numerals', { high, row })
 
+const rowId = (player: number, i: number) => `row-${player}-${i}`
+
+const table: Table<Params, State, number> = {
+  layout: ({ row }, players) =>
+    onTable(
+      beside(
+        12,
+        place('pack', [28, 36], { label: 'pack' }),
+        stacked(
+          8,
+          ...range(0, players - 1).map((player) =>
+            grid(
+              range(0, row).map((i) => ({ id: rowId(player, i), shape: 'area', owner: player })),
+              row + 1,
+              [25, 33],
+              3,
+            ),
+          ),
+        ),
+      ),
+    ),
+  things: ({ rows }) => [
+    lie('pack', 'number cards', 'pack'),
+    ...rows.flatMap((row, player) =>
+      row.map((card, i) =>
+        lie(`card-${player}-${i}`, 'number cards', rowId(player, i), numeral(card), { owner: player }),
+      ),
+    ),
+  ],
+  say: ({ rows, turn }, card) => ({
+    verb: 'take',
+    numbers: [card],
+    spots: [rowId(turn, Math.max(0, rows[turn].indexOf(card)))],
+  }),
+}
+
 export const cardRun = defineGame<Params, State, number, View>({
   id: 'card-run',
   title: 'Card Run',
@@ -162,7 +201,8 @@ export const cardRun = defineGame<Params, State, number, View>({
     params.row > 3
       ? [{ change: 'fewer-cards', amount: params.row - 1, params: { ...params, row: params.row - 1 } }]
       : [],
-  materials: ({ high }) => [{ item: `card pack 1 to ${high}`, perSet: 3 }],
+  table,
+  materials: ({ high }) => [perSet({ kind: 'number cards', from: 1, to: high, copies: 3 })],
   texts: {
     rules: [
       'Turn a card and lay it before you.',

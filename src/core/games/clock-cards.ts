@@ -1,7 +1,11 @@
+import { timeInWords } from '../skills'
 import { z } from 'zod'
-import { responding } from './families/respond'
+import { responding, respondTable, pastPrompts } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { fewer } from './source'
+import { fewer, range } from './source'
+import { perSet } from './material'
+import { lie, packSpots, packThings } from './families/on-table'
+import { beside, grid, onTable, place, stacked, words } from '../table'
 
 const paramsSchema = z.object({
   /** Minutes between the times: hours, half hours, quarters. */
@@ -40,6 +44,50 @@ const engine = responding<Params>({
 const level = (id: string, title: string, every: Params['every'], order = false) =>
   levelOf<Params>(id, title, 12, 'pictures', { every, turn: 10, order })
 
+const table = respondTable<Params>(
+  ({ order, turn }) =>
+    onTable(
+      stacked(
+        12,
+        beside(14, packSpots([50, 30]), place('clock', [56, 56])),
+        ...(order
+          ? [
+              grid(
+                range(0, turn - 1).map((i) => ({ id: `row-${i}`, shape: 'square', tone: 'quiet' })),
+                Math.min(5, turn),
+                [38, 16],
+                3,
+              ),
+            ]
+          : []),
+      ),
+    ),
+  (state) => {
+    const { params, prompt, open, done, packLeft } = state
+    const [minutes] = prompt
+    const said = (at: number) => words(timeInWords(Math.floor(at / 60), at % 60))
+    const lying = params.order
+      ? [...pastPrompts(state, done), ...(open || prompt.length === 0 ? [] : [prompt])].map(([at]) => at)
+      : []
+    return [
+      ...packThings(
+        'time cards',
+        prompt.length > 0 && (open || !params.order) ? said(minutes) : undefined,
+        packLeft.length,
+      ),
+      lie(
+        'clock',
+        'clock',
+        'clock',
+        prompt.length > 0 && !open ? { kind: 'clock', minutes } : { kind: 'clock', minutes: 0 },
+      ),
+      ...[...lying]
+        .sort((a, b) => a - b)
+        .map((at, i) => lie(`time-${at}`, 'time cards', `row-${i}`, said(at))),
+    ]
+  },
+)
+
 export const clockCards = defineGame({
   ...engine,
   id: 'clock-cards',
@@ -57,10 +105,8 @@ export const clockCards = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => fewer(params, 'turn', 'fewer-cards', 4),
-  materials: ({ every }) => [
-    { item: `time cards, ${every === 60 ? 'hours' : every === 30 ? 'half hours' : 'quarters'}`, perSet: 1 },
-    { item: 'clock with hands to turn', perSet: 1 },
-  ],
+  table,
+  materials: ({ every }) => [perSet({ kind: 'time cards', every }), perSet({ kind: 'clock' })],
   texts: {
     rules: [
       'Turn a card and read the time.',

@@ -24,7 +24,7 @@ test('Full Nets: every card once; nets to 5, 10 and 20 take 15, 55 and 210 objec
     ({ params }) =>
       gameOf('full-nets')
         .materials(params)
-        .find(({ item }) => item === 'counter')!.perSet,
+        .find(({ thing }) => thing.kind === 'counter')!.perSet,
   )
   expect(objects).toEqual([15, 55, 210])
   let state = start('full-nets', { level: 'to-5' })

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable, pastPrompts } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { fewer } from './source'
+import { fewer, range, sum } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { beside, grid, onTable, place, stacked, trackRows, numeral, pips } from '../table'
 
 const paramsSchema = z.object({
   /** Faces of the dice. */
@@ -33,8 +36,71 @@ const engine = responding<Params>({
   },
 })
 
+/** Where the track of the moving form ends. */
+const trackTo = 50
+
 const level = (id: string, title: string, faces: number, then: Params['then'], look = 3) =>
   levelOf<Params>(id, title, 2 * faces, 'hidden', { faces, look, then, goes: 12 })
+
+const totalId = (total: number) => `total-${total}`
+
+const table = respondTable<Params>(
+  ({ faces, then }) =>
+    onTable(
+      stacked(
+        12,
+        beside(12, place('seen', [30, 30]), place('cup', [34, 34], { label: 'under the cup' })),
+        ...(then === 'shade'
+          ? [
+              grid(
+                range(2, 2 * faces).map((total) => ({
+                  id: totalId(total),
+                  shape: 'square',
+                  face: numeral(total),
+                })),
+                Math.min(9, 2 * faces - 1),
+                [16, 14],
+              ),
+            ]
+          : then === 'move'
+            ? [trackRows(0, trackTo, (n) => ({ id: totalId(n), shape: 'circle', face: numeral(n) }), 11, 3)]
+            : []),
+      ),
+    ),
+  (state) => {
+    const { params, prompt, open, players, done, turn } = state
+    const out = prompt.length > 0
+    const [seen, covered] = prompt
+    const answered = [...pastPrompts(state, done), ...(out && !open ? [prompt] : [])].map(sum)
+    const dieOn = (id: string, at: string, face: number | null) =>
+      lie(id, 'die', at, face === null ? null : face <= 9 ? pips(face) : numeral(face))
+    // Whose go each answered task was: goes run round the table.
+    const first = (((turn - (open ? 0 : 1) - done) % players) + players) % players
+    return [
+      dieOn('die-0', 'seen', out ? seen : null),
+      dieOn('die-1', 'cup', out && !open ? covered : null),
+      ...(out && open ? [lie('cup', 'cup', 'cup')] : []),
+      ...(params.then === 'shade'
+        ? [...new Set(answered)].map((total) =>
+            lie(`shade-${total}`, 'board', totalId(total), { kind: 'shade' }),
+          )
+        : []),
+      ...(params.then === 'move'
+        ? range(0, players - 1).map((player) =>
+            lie(
+              `marker-${player}`,
+              'marker',
+              totalId(
+                Math.min(trackTo, sum(answered.filter((_, i) => (first + 1 + i) % players === player))),
+              ),
+              null,
+              { owner: player },
+            ),
+          )
+        : []),
+    ]
+  },
+)
 
 export const coveredDie = defineGame({
   ...engine,
@@ -53,15 +119,15 @@ export const coveredDie = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => fewer(params, 'goes', 'fewer-rounds', 4),
+  table,
   materials: ({ faces, then }) => [
-    { item: faces === 6 ? 'die' : `die with 1 to ${faces}`, perSet: 2 },
-    { item: 'cup', perSet: 1 },
-    ...(then === 'shade' ? [{ item: 'shading grid of totals', perPlayer: 1 }] : []),
+    perSet({ kind: 'die', sides: faces }, 2),
+    perSet({ kind: 'cup' }),
+    ...(then === 'shade'
+      ? [perPlayer({ kind: 'board', name: 'shading grid', shows: `totals 2 to ${2 * faces}` })]
+      : []),
     ...(then === 'move'
-      ? [
-          { item: 'number track to 50', perSet: 1 },
-          { item: 'marker', perPlayer: 1, loose: true },
-        ]
+      ? [perSet({ kind: 'track', from: 0, to: trackTo }), perPlayer({ kind: 'marker' })]
       : []),
   ],
   texts: {

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { tellStep, tracking } from './families/track'
+import { tellStep, tracking, markersOn, type TrackState } from './families/track'
 import { defineGame, levelOf, quietTable } from './game'
-import { dice, fewer, turnUp } from './source'
+import { dice, fewer, turnUp, range } from './source'
+import { perPlayer, perSet } from './material'
+import { deviceSpots, deviceThings } from './families/on-table'
+import { beside, grid, onTable, stacked, trackRows, numeral, words, type Table } from '../table'
 
 const paramsSchema = z.object({
   goal: z.number().int().min(5).max(200),
@@ -34,6 +37,49 @@ const engine = tracking<Params, number>({
 const level = (id: string, title: string, goal: number) =>
   levelOf<Params>(id, title, goal, 'numerals', { goal, table: surprises, record: false })
 
+const squareId = (n: number) => `square-${n}`
+
+/** What a face of the die does, as it stands in the table of surprises. */
+const surprise = (face: number, by: number) => words(`${face}: ${by < 0 ? `back ${-by}` : `on ${by}`}`)
+
+const table: Table<Params, TrackState<Params>, number> = {
+  layout: ({ goal, table: surprises }) =>
+    onTable(
+      stacked(
+        14,
+        trackRows(0, goal, (n) => ({
+          id: squareId(n),
+          shape: n === goal ? 'island' : 'circle',
+          face: numeral(n),
+        })),
+        beside(
+          12,
+          deviceSpots(dice(1)),
+          grid(
+            surprises.map((by, i) => ({
+              id: `current-${i + 1}`,
+              shape: 'square',
+              face: surprise(i + 1, by),
+            })),
+            3,
+            [30, 11],
+          ),
+        ),
+      ),
+      12,
+    ),
+  things: ({ positions, thrown }) => [...markersOn(positions, squareId), ...deviceThings(dice(1), thrown)],
+  say({ positions, turn }, to) {
+    const from = positions[turn]
+    const steps = range(1, Math.abs(to - from))
+    return {
+      verb: 'move',
+      numbers: [from, Math.abs(to - from), to],
+      spots: steps.map((k) => squareId(from + Math.sign(to - from) * k)),
+    }
+  },
+}
+
 export const currents = defineGame({
   ...engine,
   id: 'currents',
@@ -46,12 +92,13 @@ export const currents = defineGame({
   goes: 'alternate',
   interaction: 'race',
   variants: (params) => fewer(params, 'goal', 'shorter-track', 10),
+  table,
   materials: ({ goal, record }) => [
-    { item: `number track to ${goal}`, perSet: 1 },
-    { item: 'marker', perPlayer: 1, loose: true },
-    { item: 'die', perSet: 1 },
-    { item: 'table of currents', perSet: 1 },
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+    perSet({ kind: 'track', from: 0, to: goal }),
+    perPlayer({ kind: 'marker' }),
+    perSet({ kind: 'die', sides: 6 }),
+    perSet({ kind: 'table', of: 'currents' }),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
   texts: {
     rules: [

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { movement, noRanking } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf } from './game'
 import { fewer } from './source'
+import { perSet } from './material'
+import { packSpots, packThings } from './families/on-table'
+import { onTable, numeral, type Face } from '../table'
 
 const actions = ['clap', 'jump', 'hop', 'stretch'] as const
 
@@ -54,6 +57,23 @@ const engine = responding<Params>({
 const level = (id: string, title: string, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, params.high, 'numerals', paramsSchema.parse(params))
 
+/** What a card asks. */
+const cardFace = ({ ask }: Params, total: number, part: number): Face =>
+  ask === 'number'
+    ? numeral(total)
+    : ask === 'sum'
+      ? { kind: 'sum', a: total - part, b: part }
+      : { kind: 'difference', a: total, b: part }
+
+const table = respondTable<Params>(
+  () => onTable(packSpots([70, 50])),
+  ({ params, prompt }) =>
+    packThings(
+      params.ask === 'number' ? 'number cards' : 'question cards',
+      prompt.length > 0 ? cardFace(params, prompt[0], prompt[1]) : undefined,
+    ),
+)
+
 export const deckDrill = defineGame({
   ...engine,
   id: 'deck-drill',
@@ -77,8 +97,11 @@ export const deckDrill = defineGame({
       ? [{ change: 'another-device' as const, params: { ...params, action: 'clap' as const } }]
       : []),
   ],
+  table,
   materials: ({ ask, high }) => [
-    { item: ask === 'number' ? `number cards 1 to ${high}` : `${ask} cards to ${high}`, perSet: 1 },
+    ask === 'number'
+      ? perSet({ kind: 'number cards', from: 1, to: high })
+      : perSet({ kind: 'question cards', about: `${ask}s to ${high}` }),
   ],
   texts: {
     rules: [

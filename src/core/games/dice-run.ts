@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { rollInAnyOrder } from './source'
+import { rollInAnyOrder, range } from './source'
+import { perPlayer } from './material'
+import { lie, diceThings } from './families/on-table'
+import { grid, onTable, place, stacked, pips, type Table } from '../table'
 
 const paramsSchema = z.object({
   dice: z.number().int().min(2).max(6),
@@ -17,6 +20,8 @@ interface State extends GameState {
   kept: readonly number[]
   /** Faces on the table after the throw, kept ones included. */
   faces: number
+  /** The dice thrown in this go. */
+  thrown: readonly number[]
 }
 
 interface View {
@@ -131,12 +136,53 @@ function play(state: State, keep: number | null, sink?: Sink): State {
     sink({ kind: 'took', player, cards: shown })
     if (ended && params.record) sink({ kind: 'wrote', player, what: 'sentence', text: shown.join(', ') })
   }
-  const { players, faces } = state
-  return { params, players, turn: nextTurn(state), ended, kept: replaced(kept, player, now), faces }
+  const { players, faces, thrown } = state
+  return { params, players, turn: nextTurn(state), ended, kept: replaced(kept, player, now), faces, thrown }
 }
 
 const level = (dice: number) =>
   levelOf<Params>(`dice-${dice}`, `${dice} dice`, 6, 'pictures', { dice, record: false })
+
+const facesIn = (mask: number) => [1, 2, 3, 4, 5, 6].filter((face) => mask & bit(face))
+
+const table: Table<Params, State, number> = {
+  layout: ({ dice }, players) =>
+    onTable(
+      stacked(
+        12,
+        grid(
+          range(0, players - 1).map((player) => ({
+            id: `kept-${player}`,
+            shape: 'square',
+            tone: 'quiet',
+            owner: player,
+            label: 'kept',
+          })),
+          1,
+          [26 * dice, 26],
+          8,
+        ),
+        place('device', [24 * dice + 4, 24]),
+      ),
+    ),
+  things: ({ params, kept, thrown, turn, players }) => [
+    ...kept.flatMap((mask, player) =>
+      facesIn(mask).map((face) =>
+        lie(`kept-${player}-${face}`, 'die', `kept-${player}`, pips(face), { owner: player }),
+      ),
+    ),
+    ...diceThings(Math.min(params.dice, thrown.length || params.dice), thrown),
+    // The others' dice lie at their places.
+    ...range(0, players - 1).flatMap((player) =>
+      player === turn || size(kept[player]) === params.dice
+        ? []
+        : range(1, params.dice - size(kept[player])).map((i) =>
+            lie(`waiting-${player}-${i}`, 'die', `kept-${player}`, null, { owner: player }),
+          ),
+    ),
+  ],
+  say: ({ turn }, keep) => ({ verb: 'keep', numbers: facesIn(keep), spots: ['device', `kept-${turn}`] }),
+}
 
 export const diceRun = defineGame<Params, State, number, View>({
   id: 'dice-run',
@@ -155,12 +201,13 @@ export const diceRun = defineGame<Params, State, number, View>({
     ended: false,
     kept: Array<number>(players).fill(0),
     faces: 0,
+    thrown: [],
   }),
   roll({ params, players, turn: player, ended, kept }, chance, sink) {
     const thrown = rollInAnyOrder(params.dice - size(kept[player]), chance, player, sink)
     let faces = kept[player]
     for (const face of thrown) faces |= bit(face)
-    return { params, players, turn: player, ended, kept, faces }
+    return { params, players, turn: player, ended, kept, faces, thrown }
   },
   moves: ({ params, faces }) => keepsFrom(params.dice, faces),
   play,
@@ -174,9 +221,11 @@ export const diceRun = defineGame<Params, State, number, View>({
     params.dice > 3
       ? [{ change: 'fewer-tokens', amount: params.dice - 1, params: { ...params, dice: params.dice - 1 } }]
       : [],
+  table,
   materials: ({ dice, record }) => [
-    { item: 'die', perSet: dice },
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+    // What is kept stays with the child, so that each needs own dice.
+    perPlayer({ kind: 'die', sides: 6 }, dice),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'runs' })] : []),
   ],
   texts: {
     rules: [

@@ -11,6 +11,9 @@ import {
 } from './families/questions'
 import { defineGame, levelOf, nextTurn } from './game'
 import type { GameState, Sink } from './game'
+import { perSet } from './material'
+import { packSpots, packThings, asking } from './families/on-table'
+import { onTable, type Table } from '../table'
 
 const paramsSchema = z.object({
   kind: z.enum(questionKindIds),
@@ -58,6 +61,12 @@ const level = (kind: QuestionKindId) =>
     paramsSchema.parse({ kind }),
   )
 
+const table: Table<Params, State, 'answer'> = {
+  layout: () => onTable(packSpots([80, 44])),
+  things: ({ question: open }) => packThings('question cards', open ? asking(open) : undefined),
+  say: () => ({ verb: 'answer', numbers: [], spots: [] }),
+}
+
 export const doorCards = defineGame<Params, State, 'answer', null>({
   id: 'door-cards',
   title: 'Door Cards',
@@ -94,7 +103,8 @@ export const doorCards = defineGame<Params, State, 'answer', null>({
     params.missed === 'back-of-line'
       ? [{ change: 'fewer-rounds', params: { ...params, missed: 'together' } }]
       : [],
-  materials: ({ kind }) => [{ item: `fact cards, ${questionKinds[kind].title}`, perSet: 1 }],
+  table,
+  materials: ({ kind }) => [perSet({ kind: 'question cards', about: questionKinds[kind].title })],
   texts: {
     rules: [
       'Line up at the door.',

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink } from './game'
-import { cards, dice, fewer, turnUp } from './source'
+import { cards, dice, fewer, turnUp, range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { beside, grid, onTable, stacked, numeral, words, type Table } from '../table'
 
 const paramsSchema = z.object({
   /** Boxes of each column. */
@@ -41,6 +44,57 @@ function play(state: State, _move: unknown, sink?: Sink): State {
 const level = (id: string, title: string, values: number, boxes: number) =>
   levelOf<Params>(id, title, 2 * values, 'numerals', { boxes, values, predict: false })
 
+const boxId = (number: number, height: number) => `box-${number}-${height}`
+const deviceFor = ({ values }: Params) => (values === 6 ? dice(1) : cards(1, values))
+
+const table: Table<Params, State, 'double'> = {
+  layout: (params) =>
+    onTable(
+      beside(
+        14,
+        stacked(
+          3,
+          grid(
+            // The first box to be filled stands at the foot of its column.
+            range(0, params.boxes - 1).flatMap((row) =>
+              range(1, params.values).map((number) => ({
+                id: boxId(number, params.boxes - row),
+                shape: 'square' as const,
+              })),
+            ),
+            params.values,
+            [16, 11],
+            1,
+          ),
+          grid(
+            range(1, params.values).map((number) => ({
+              id: `double-${number}`,
+              shape: 'area',
+              face: words(`${number} + ${number}`),
+            })),
+            params.values,
+            [16, 9],
+            1,
+          ),
+        ),
+        deviceSpots(deviceFor(params)),
+      ),
+    ),
+  things: ({ params, heights, number }) => [
+    ...heights.flatMap((height, i) =>
+      range(1, height).map((box) =>
+        lie(`written-${i + 1}-${box}`, 'pencil', boxId(i + 1, box), numeral(2 * (i + 1))),
+      ),
+    ),
+    ...deviceThings(deviceFor(params), number > 0 ? [number] : []),
+  ],
+  say: ({ heights, number }) => ({
+    verb: 'fill',
+    numbers: [2 * number],
+    spots: [boxId(number, heights[number - 1] + 1)],
+  }),
+}
+
 export const doublesDash = defineGame<Params, State, 'double', null>({
   id: 'doubles-dash',
   title: 'Doubles Dash',
@@ -76,10 +130,15 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   // Columns differ in name only: every number is as likely as any other.
   lumpKey: ({ heights }) => [...heights].sort((a, b) => b - a).join(),
   variants: (params) => fewer(params, 'boxes', 'fewer-spaces', 2),
-  materials: ({ boxes, values }) => [
-    { item: `doubles sheet, ${values} columns of ${boxes}`, perPlayer: 1 },
-    { item: 'pencil', perPlayer: 1 },
-    values === 6 ? { item: 'die', perSet: 1 } : { item: `card pack 1 to ${values}`, perSet: 1 },
+  table,
+  materials: ({ values, boxes }) => [
+    perPlayer({
+      kind: 'board',
+      name: 'doubles sheet',
+      shows: `${values} columns of ${boxes}`,
+    }),
+    perPlayer({ kind: 'pencil' }),
+    values === 6 ? perSet({ kind: 'die', sides: 6 }) : perSet({ kind: 'number cards', from: 1, to: values }),
   ],
   texts: {
     rules: [

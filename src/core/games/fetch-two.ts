@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { walking } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perPlayer } from './material'
+import { lie, heap } from './families/on-table'
+import { beside, onTable, place, stacked, words } from '../table'
 
 const paramsSchema = z.object({
   /** The most that is fetched of each. */
@@ -51,6 +54,40 @@ const engine = responding<Params>({
 const level = (id: string, title: string, high: number, sentences: 2 | 4) =>
   levelOf<Params>(id, title, 2 * high, 'objects', { high, seconds: 90, sentences, rounds: 2 })
 
+const table = respondTable<Params>(
+  () =>
+    onTable(
+      stacked(
+        10,
+        beside(
+          14,
+          place('first', [80, 46], { shape: 'square', tone: 'quiet' }),
+          place('second', [80, 46], { shape: 'square', tone: 'quiet' }),
+        ),
+        place('sheet', [110, 40]),
+      ),
+    ),
+  ({ params, prompt, open }) => {
+    if (prompt.length === 0) return []
+    const [a, b] = prompt
+    const written = [
+      `${a} + ${b} = ${a + b}`,
+      `${b} + ${a} = ${a + b}`,
+      `${a + b} − ${b} = ${a}`,
+      `${a + b} − ${a} = ${b}`,
+    ]
+    return [
+      ...heap('first', 'find', 'first', a),
+      ...heap('second', 'find', 'second', b),
+      ...(open
+        ? []
+        : written
+            .slice(0, params.sentences)
+            .map((text, i) => lie(`sentence-${i}`, 'sheet', 'sheet', words(text)))),
+    ]
+  },
+)
+
 export const fetchTwo = defineGame({
   ...engine,
   id: 'fetch-two',
@@ -72,11 +109,12 @@ export const fetchTwo = defineGame({
       ? [{ change: 'another-device' as const, params: { ...params, sentences: 2 as const } }]
       : []),
   ],
+  table,
   materials: ({ high }) => [
-    { item: 'list of things to fetch', perPlayer: 1 },
-    { item: 'tray', perPlayer: 1 },
-    { item: 'thing from the list', perPlayer: 2 * high },
-    { item: 'recording sheet', perPlayer: 1 },
+    perPlayer({ kind: 'list' }),
+    perPlayer({ kind: 'tray' }),
+    perPlayer({ kind: 'find' }, 2 * high),
+    perPlayer({ kind: 'sheet', columns: 'number sentences' }),
   ],
   texts: {
     rules: [

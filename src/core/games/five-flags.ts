@@ -6,6 +6,9 @@ import { fiveInLineCards, linesOf } from './families/board-maker'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { cards, deviceOf, dice, numbersSchema, sum, totalsOf, turnUp, type Numbers } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { beside, grid, onTable, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -252,10 +255,81 @@ function play(state: State, space: number | null, sink?: Sink): State {
   }
 }
 
+/** What the numbers of a line card are, in a few words: no two cards of different numbers have the same. */
+function boardShows({ source, rule, card, free }: Params): string {
+  if (card) return `own numbers ${card.flat().join(' ')}`
+  const device =
+    source.kind === 'dice'
+      ? `${source.count} ${source.count === 1 ? 'die' : 'dice'}`
+      : source.kind === 'spinner'
+        ? `a spinner to ${source.sectors}`
+        : `cards ${source.low} to ${source.high}`
+  const rules = {
+    total: 'totals of',
+    'minus-two': 'two less than',
+    'ten-minus': 'ten minus',
+    product: 'products of',
+    difference: 'differences of',
+  }
+  return `${rules[rule]} ${device}${free ? '' : ', no free space'}`
+}
+
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, to, 'numerals', paramsSchema.parse(params))
 
 const die: Numbers = dice(1)
+
+const flagId = (card: number, space: number) => `card-${card}-${space}`
+
+const table: Table<Params, State, number> = {
+  layout(params, players) {
+    const { cards: held, marks } = setup(params, players)
+    return onTable(
+      stacked(
+        12,
+        beside(
+          14,
+          ...held.map((card, at) =>
+            grid(
+              card.map((number, space) => {
+                const free = marks[at][space] === players
+                return {
+                  id: flagId(at, space),
+                  shape: 'square',
+                  ...(params.board === 'own' ? { owner: at } : {}),
+                  ...(free ? { tone: 'wild' as const } : { face: numeral(number) }),
+                }
+              }),
+              params.size,
+              [14, 14],
+              0,
+            ),
+          ),
+        ),
+        deviceSpots(params.source),
+      ),
+    )
+  },
+  things: ({ params, players, marks, thrown }) => [
+    ...marks.flatMap((card, at) =>
+      card.flatMap((owner, space) =>
+        owner >= 0 && owner < players
+          ? [lie(`counter-${at}-${space}`, 'counter', flagId(at, space), null, { owner })]
+          : [],
+      ),
+    ),
+    ...deviceThings(params.source, thrown),
+    // Two cards where the rule needs two numbers: the second lies beside the first.
+    ...(params.source.kind === 'cards' && thrown.length > 1
+      ? [lie('second-card', 'number cards', 'open', numeral(thrown[1]))]
+      : []),
+  ],
+  say: (state, space) => ({
+    verb: 'mark',
+    numbers: [called(state.params, state.thrown)],
+    spots: [flagId(cardOf(state, state.turn), space)],
+  }),
+}
 
 export const fiveFlags = defineGame<Params, State, number, View>({
   id: 'five-flags',
@@ -310,13 +384,16 @@ export const fiveFlags = defineGame<Params, State, number, View>({
       found.push({ change: 'another-device', params: { ...params, source: die } })
     return found
   },
-  materials: ({ source, size, board, movement: moving }) => [
-    board === 'own'
-      ? { item: `line card ${size} by ${size}`, perPlayer: 1 }
-      : { item: `line card ${size} by ${size}`, perSet: 1 },
-    { item: 'counter', perPlayer: 12, loose: true },
-    deviceOf(source),
-    ...(moving === 'over-the-rope' ? [{ item: 'rope on the floor', perSet: 1 }] : []),
+  table,
+  materials: (params) => [
+    (params.board === 'own' ? perPlayer : perSet)({
+      kind: 'line card',
+      size: params.size,
+      shows: boardShows(params),
+    }),
+    perPlayer({ kind: 'counter', own: params.board === 'shared' }, 12),
+    deviceOf(params.source),
+    ...(params.movement === 'over-the-rope' ? [perSet({ kind: 'rope' })] : []),
   ],
   texts: {
     rules: [

@@ -2,6 +2,9 @@ import { z } from 'zod'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { onTable, place, stacked, trackRows, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -23,8 +26,8 @@ interface State extends GameState {
   /** What the number can still be. */
   from: number
   to: number
-  /** How far the hidden number lies above `from`: known to its holder only. */
-  hidden: number
+  /** The hidden number, known to its holder only; null until it is chosen. */
+  hidden: number | null
 }
 
 interface View {
@@ -58,11 +61,11 @@ function tell({ fact, record }: Params, x: number, number: number, player: numbe
 
 function play(state: State, x: number | null, sink?: Sink): State {
   if (x === null) return { ...state, turn: nextTurn(state) }
-  const number = state.from + state.hidden
+  const number = state.hidden!
   if (sink) tell(state.params, x, number, state.turn, sink)
   const from = number > x ? x + 1 : state.from
   const to = number > x ? state.to : x
-  return { ...state, from, to, hidden: 0, ended: from === to, turn: nextTurn(state) }
+  return { ...state, from, to, ended: from === to, turn: nextTurn(state) }
 }
 
 /** The question that leaves as few numbers as it can, whatever the answer. */
@@ -79,6 +82,31 @@ function leaves({ low, high }: Params): number[] {
 
 const level = (id: string, title: string, low: number, high: number, fact: Params['fact']) =>
   levelOf<Params>(id, title, high, 'numerals', { low, high, fact, record: false })
+
+const numberId = (n: number) => `number-${n}`
+
+const table: Table<Params, State, number> = {
+  layout: ({ low, high }) =>
+    onTable(
+      stacked(
+        10,
+        trackRows(low, high, (n) => ({ id: numberId(n), shape: 'square', face: numeral(n) }), 13, 1),
+        place('secret', [30, 14], { label: 'the number' }),
+      ),
+    ),
+  things: ({ params, from, to, hidden, ended }, viewer) => [
+    lie(
+      'secret',
+      'cover strip',
+      'secret',
+      hidden !== null && (viewer === 'all' || ended) ? numeral(hidden) : null,
+    ),
+    ...range(params.low, params.high)
+      .filter((n) => n < from || n > to)
+      .map((n) => lie(`cover-${n}`, 'cover strip', numberId(n))),
+  ],
+  say: (_state, x) => ({ verb: 'ask', numbers: [x], spots: [numberId(x)] }),
+}
 
 export const fogNumber = defineGame<Params, State, number, View>({
   id: 'fog-number',
@@ -103,10 +131,12 @@ export const fogNumber = defineGame<Params, State, number, View>({
     winner: null,
     from: params.low,
     to: params.high,
-    hidden: 0,
+    hidden: null,
   }),
-  // Given the answers so far every number left is as likely: the hidden one need not be carried along.
-  roll: (state, chance) => ({ ...state, hidden: chance.int(0, state.to - state.from) }),
+  roll: (state, chance) =>
+    state.hidden === null ? { ...state, hidden: chance.int(state.from, state.to) } : state,
+  // Given the answers so far every number left is as likely: an analysis need not carry the hidden one along.
+  forget: (state) => ({ ...state, hidden: null }),
   moves,
   play,
   view: ({ params, from, to }) => ({ from, to, fact: params.fact }),
@@ -115,9 +145,11 @@ export const fogNumber = defineGame<Params, State, number, View>({
   figures: (params) => ({ questionsAtMost: leaves(params).length, leaves: leaves(params) }),
   variants: (params): Variant<Params>[] =>
     params.high > 20 ? [{ change: 'shorter-track', amount: 20, params: { ...params, high: 20 } }] : [],
-  materials: ({ high }) => [
-    { item: high > 20 ? 'hundred grid' : `number line to ${high}`, perSet: 1 },
-    { item: 'cover strip', perSet: 2 },
+  table,
+  materials: ({ high, record }) => [
+    perSet(high > 20 ? { kind: 'hundred grid', to: 100 } : { kind: 'number line', to: high }),
+    perSet({ kind: 'cover strip' }, 2),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'questions' })] : []),
   ],
   texts: {
     rules: [

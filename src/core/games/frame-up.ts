@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { shorterBy } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, packSpots, packThings } from './families/on-table'
+import { beside, onTable, place, numeral } from '../table'
 
 const paramsSchema = z.object({
   /** Cards 0 to 5 (one row), 10 (one frame) or 20 (two frames). */
@@ -46,6 +49,18 @@ const engine = responding<Params>({
 const level = (id: string, title: string, high: Params['high'], more: boolean) =>
   levelOf<Params>(id, title, high, 'objects', { high, more, turn: high === 20 ? 12 : null })
 
+const table = respondTable<Params>(
+  ({ high }) => onTable(beside(14, packSpots(), place('frame', [90, high === 20 ? 70 : 40]))),
+  ({ params, prompt, open, packLeft }) => [
+    ...packThings('number cards', prompt.length > 0 ? numeral(prompt[0]) : undefined, packLeft.length),
+    lie('frame', 'frame', 'frame', {
+      kind: 'frame',
+      n: open ? 0 : (prompt[0] ?? 0),
+      cells: params.high,
+    }),
+  ],
+)
+
 export const frameUp = defineGame({
   ...engine,
   id: 'frame-up',
@@ -69,10 +84,11 @@ export const frameUp = defineGame({
       params: { ...params, turn },
     })),
   ],
+  table,
   materials: ({ high }) => [
-    { item: `card pack 0 to ${high}`, perSet: 1 },
-    { item: high === 20 ? 'double ten frame' : 'ten frame', perPlayer: 1 },
-    { item: 'counter', perPlayer: high, loose: true },
+    perSet({ kind: 'number cards', from: 0, to: high }),
+    perPlayer({ kind: 'frame', cells: high }),
+    perPlayer({ kind: 'counter' }, high),
   ],
   texts: {
     rules: [

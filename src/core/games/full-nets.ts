@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { food, smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { range, sum } from './source'
+import { perSet } from './material'
+import { heap, packSpots, packThings } from './families/on-table'
+import { grid, onTable, stacked, numeral } from '../table'
 
 const paramsSchema = z.object({
   /** Cards and nets from 0 to this number. */
@@ -33,6 +36,32 @@ const engine = responding<Params>({
 const level = (id: string, title: string, high: number) =>
   levelOf<Params>(id, title, high, 'objects', { high, order: true })
 
+const netId = (n: number) => `net-${n}`
+
+const table = respondTable<Params>(
+  ({ high }) =>
+    onTable(
+      stacked(
+        12,
+        grid(
+          range(0, high).map((n) => ({ id: netId(n), shape: 'square', label: String(n) })),
+          high > 10 ? 7 : 6,
+          [26, 26],
+          8,
+        ),
+        packSpots(),
+      ),
+    ),
+  ({ prompt, open, packLeft, params }) => {
+    const turned = range(0, params.high).filter((n) => !packLeft.includes(n))
+    const filled = open ? turned.filter((n) => n !== prompt[0]) : turned
+    return [
+      ...packThings('number cards', prompt.length > 0 ? numeral(prompt[0]) : undefined, packLeft.length),
+      ...filled.flatMap((n) => heap(`heap-${n}`, 'counter', netId(n), n)),
+    ]
+  },
+)
+
 export const fullNets = defineGame({
   ...engine,
   id: 'full-nets',
@@ -48,10 +77,11 @@ export const fullNets = defineGame({
     [10, 5]
       .filter((fewer) => fewer < high)
       .map((fewer) => ({ change: 'fewer-cards', amount: fewer + 1, params: { high: fewer, order } })),
+  table,
   materials: ({ high }) => [
-    { item: `card pack 0 to ${high}`, perSet: 1 },
-    { item: 'net or tray', perSet: high + 1 },
-    { item: 'counter', perSet: sum(range(0, high)), loose: true },
+    perSet({ kind: 'number cards', from: 0, to: high }),
+    perSet({ kind: 'net' }, high + 1),
+    perSet({ kind: 'counter' }, sum(range(0, high))),
   ],
   texts: {
     rules: [

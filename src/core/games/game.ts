@@ -1,18 +1,11 @@
 import type { z } from 'zod'
 import type { Chance } from '../chance/chance'
 import type { GameEvent } from './events'
+import type { Table } from '../table'
+import type { Material } from './material'
 
 /** Where events of a go are sent; left out when only the outcome counts. */
 export type Sink = (event: GameEvent) => void
-
-/** What the children of one set need: per set, whatever their number, and per player. */
-export interface Material {
-  item: string
-  perPlayer?: number
-  perSet?: number
-  /** Small loose things get spares in the bag. */
-  loose?: boolean
-}
 
 interface Level<P> {
   id: string
@@ -77,6 +70,13 @@ export interface Engine<P, S extends GameState, M, V> {
    * too many states for one: then the game is simulated.
    */
   lumpKey?: (state: S) => string
+  /**
+   * A state between goes with what chance has fixed and nobody has seen forgotten, so that it is drawn
+   * anew: for an exact analysis, where it has the same law.
+   */
+  forget?: (state: S) => S
+  /** True where working out the best move takes longer than a screen can wait. */
+  thinksLong?: (params: P) => boolean
   /** True where the states are too many for a chain to be tried. */
   tooMany?: (params: P) => boolean
   /** Set where every go has the law of the first one. */
@@ -120,6 +120,8 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
   figures?: (params: P, players: number) => Record<string, unknown>
   variants(params: P): readonly Variant<P>[]
   materials(params: P): readonly Material[]
+  /** What lies on the table: screens, pictures and paper are made from it. */
+  table: Table<P, S, M>
   texts: GameTexts
   room: Room
 }

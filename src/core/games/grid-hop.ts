@@ -5,6 +5,9 @@ import { tellStep } from './families/track'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { dice, fewer, turnUp } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { beside, hundredGrid, onTable, place, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z.object({
   /** Squares to go: from 0 up to the goal, or from the goal down to 0. */
@@ -122,6 +125,49 @@ function variants(params: Params): Variant<Params>[] {
   return found
 }
 
+const squareId = (n: number) => (n === 0 ? 'off' : `square-${n}`)
+
+const at = ({ direction, goal }: Params, left: number) => (direction === 'up' ? goal - left : left)
+
+const table: Table<Params, State, Move> = {
+  layout: ({ goal, direction }) =>
+    onTable(
+      beside(
+        12,
+        stacked(
+          8,
+          place('off', [40, 20], { label: direction === 'up' ? 'start' : 'home' }),
+          deviceSpots(dice(1)),
+        ),
+        hundredGrid(goal > 100 ? 120 : 100, (n) => ({
+          id: squareId(n),
+          shape: 'square',
+          face: numeral(n),
+          ...(n === goal ? { tone: 'wild' as const } : {}),
+        })),
+      ),
+    ),
+  things: ({ params, left, thrown }) => [
+    ...left.flatMap((own, player) =>
+      own.map((squares, i) =>
+        lie(`marker-${player}-${i}`, 'marker', squareId(at(params, squares)), null, { owner: player }),
+      ),
+    ),
+    ...deviceThings(dice(1), thrown > 0 ? [thrown] : []),
+  ],
+  say({ params, left, turn }, { marker, squares }) {
+    const before = left[turn][marker]
+    const after = Math.max(0, before - squares)
+    const unit = squares % 10 === 0 ? 10 : 1
+    const spots: string[] = []
+    for (let now = before; now > after;) {
+      now = Math.max(after, now - unit)
+      spots.push(squareId(at(params, now)))
+    }
+    return { verb: 'move', numbers: [at(params, before), before - after, at(params, after)], spots }
+  },
+}
+
 export const gridHop = defineGame<Params, State, Move, View>({
   id: 'grid-hop',
   title: 'Grid Hop',
@@ -155,10 +201,11 @@ export const gridHop = defineGame<Params, State, Move, View>({
   planner: soonest,
   lumpKey: ({ left }) => left.map((own) => own.join()).join('|'),
   variants,
+  table,
   materials: ({ goal, markers }) => [
-    { item: goal > 100 ? 'hundred grid to 120' : 'hundred grid', perSet: 1 },
-    { item: 'marker', perPlayer: markers, loose: true },
-    { item: 'die', perSet: 1 },
+    perSet({ kind: 'hundred grid', to: goal > 100 ? 120 : 100 }),
+    perPlayer({ kind: 'marker' }, markers),
+    perSet({ kind: 'die', sides: 6 }),
   ],
   texts: {
     rules: [

@@ -4,6 +4,9 @@ import { smallParts } from './cautions'
 import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink } from './game'
 import { range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { hundredGrid, onTable, numeral, type Table } from '../table'
 
 /** Squares 1 to 100 in ten rows. */
 const column = (square: number) => (square - 1) % 10
@@ -237,6 +240,29 @@ function guard({ goal, own, others, target, most }: View, options: readonly Move
 const level = (id: string, title: string, to: number, most: number, record = false) =>
   levelOf<Params>(id, title, to, 'numerals', { targets: null, most, record })
 
+const squareId = (n: number) => `square-${n}`
+
+const table: Table<Params, State, Move> = {
+  layout: () => onTable(hundredGrid(100, (n) => ({ id: squareId(n), shape: 'square', face: numeral(n) }))),
+  things: ({ targets, pieces, players }) => [
+    ...targets
+      .slice(0, players)
+      .map((square, player) => lie(`target-${player}`, 'marker', squareId(square), null, { owner: player })),
+    ...pieces.map((square, piece) =>
+      lie(`piece-${piece}`, 'counter', squareId(square), null, { owner: Math.floor(piece / 4) }),
+    ),
+  ],
+  say({ pieces, turn }, { piece, by }) {
+    const from = pieces[4 * turn + piece]
+    const unit = Math.abs(by) >= 10 ? Math.sign(by) * 10 : Math.sign(by)
+    return {
+      verb: 'move',
+      numbers: [from, Math.abs(by), from + by],
+      spots: range(1, by / unit).map((k) => squareId(from + k * unit)),
+    }
+  },
+}
+
 export const harbourGuard = defineGame<Params, State, Move, View>({
   id: 'harbour-guard',
   title: 'Harbour Guard',
@@ -282,11 +308,12 @@ export const harbourGuard = defineGame<Params, State, Move, View>({
   },
   planner: guard,
   variants: () => [],
+  table,
   materials: ({ record }) => [
-    { item: 'hundred grid', perSet: 1 },
-    { item: 'counter', perPlayer: 4, loose: true },
-    { item: 'target marker', perPlayer: 1 },
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+    perSet({ kind: 'hundred grid', to: 100 }),
+    perPlayer({ kind: 'counter', own: true }, 4),
+    perPlayer({ kind: 'marker', target: true }),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
   texts: {
     rules: [

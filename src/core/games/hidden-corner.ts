@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import type { PracticeItem } from '../skills'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { range, shorterBy } from './source'
+import { perSet } from './material'
+import { packSpots, packThings } from './families/on-table'
+import { onTable, type Face } from '../table'
 
 const paramsSchema = z.object({
   op: z.enum(['add', 'multiply']).default('add'),
@@ -52,6 +55,22 @@ const engine = responding<Params>({
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, to, params.cover === 'part' ? 'hidden' : 'numerals', paramsSchema.parse(params))
 
+const table = respondTable<Params>(
+  () => onTable(packSpots([60, 54])),
+  ({ params, prompt, open, packLeft }) => {
+    const [a, b] = prompt
+    const covered = params.cover === 'total' ? 'top' : 'a'
+    const face: Face = {
+      kind: 'triangle',
+      a,
+      b,
+      top: params.op === 'add' ? a + b : a * b,
+      covered: open ? covered : 'none',
+    }
+    return packThings('triangle cards', prompt.length > 0 ? face : undefined, packLeft.length)
+  },
+)
+
 export const hiddenCorner = defineGame({
   ...engine,
   id: 'hidden-corner',
@@ -78,12 +97,8 @@ export const hiddenCorner = defineGame({
       params: { ...params, turn },
     })),
   ],
-  materials: (params) => [
-    {
-      item: `triangle cards, ${params.op === 'add' ? 'totals' : 'products'} of parts to ${params.high}`,
-      perSet: 1,
-    },
-  ],
+  table,
+  materials: ({ op, high }) => [perSet({ kind: 'triangle cards', op, to: high })],
   texts: {
     rules: [
       'Take a card so that your partner cannot see it.',

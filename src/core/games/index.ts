@@ -115,6 +115,7 @@ export function gameOf(id: string): AnyGame {
   return game
 }
 
-export type { SameLawEachGo, Choice, GameState, Material, Variant } from './game'
+export type { SameLawEachGo, Choice, GameState, Variant } from './game'
+export type { Material } from './material'
 export { playGo } from './game'
 export type { GameEvent } from './events'

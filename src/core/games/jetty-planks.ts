@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { covering } from './families/cover'
+import { covering, type CoverState } from './families/cover'
 import { defineGame, levelOf, quietTable } from './game'
-import { range, rollInAnyOrder, sum } from './source'
+import { range, rollInAnyOrder, sum, dice } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { beside, grid, onTable, place, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z.object({
   /** The largest number on the side. */
@@ -38,6 +41,64 @@ const engine = covering<Params>({
 const level = (to: number) =>
   levelOf<Params>(`to-${to}`, `numbers to ${to}`, to, 'numerals', { to, blanks: 3 })
 
+const plankId = (player: number, row: number, i: number) => `plank-${player}-${row}-${i}`
+
+const table: Table<Params, CoverState<Params>, number> = {
+  layout: (params, players) =>
+    onTable(
+      stacked(
+        10,
+        beside(
+          14,
+          ...range(0, players - 1).map((player) =>
+            stacked(
+              2,
+              ...range(0, rows - 1).map((row) =>
+                beside(
+                  4,
+                  place(`row-${player}-${row}`, [10, 8], { face: numeral(row + 2) }),
+                  grid(
+                    rowOf(params, row).map((number, i, all) => ({
+                      id: plankId(player, row, i),
+                      shape: 'square',
+                      owner: player,
+                      ...(i === 0 || i === all.length - 1 ? { face: numeral(number) } : {}),
+                    })),
+                    params.blanks + 2,
+                    [13, 8],
+                    0,
+                  ),
+                ),
+              ),
+            ),
+          ),
+        ),
+        deviceSpots(dice(2)),
+      ),
+    ),
+  things: ({ params, boards, thrown }) => [
+    ...boards.flatMap((board, player) =>
+      board.flatMap((filled, row) =>
+        filled
+          ? rowOf(params, row)
+              .slice(1, -1)
+              .map((number, i) =>
+                lie(`written-${player}-${row}-${i}`, 'sleeve', plankId(player, row, i + 1), numeral(number), {
+                  owner: player,
+                }),
+              )
+          : [],
+      ),
+    ),
+    ...deviceThings(dice(2), thrown),
+  ],
+  say: ({ params, turn }, row) => ({
+    verb: 'fill',
+    numbers: rowOf(params, row),
+    spots: range(1, params.blanks).map((i) => plankId(turn, row, i)),
+  }),
+}
+
 export const jettyPlanks = defineGame({
   ...engine,
   id: 'jetty-planks',
@@ -51,10 +112,11 @@ export const jettyPlanks = defineGame({
   interaction: 'race',
   variants: (params) =>
     params.blanks > 1 ? [{ change: 'fewer-blanks', amount: 1, params: { ...params, blanks: 1 } }] : [],
-  materials: ({ to }) => [
-    { item: `jetty sheet to ${to}`, perPlayer: 1 },
-    { item: 'wipe-clean sleeve with pen', perPlayer: 1 },
-    { item: 'die', perSet: 2 },
+  table,
+  materials: ({ to, blanks }) => [
+    perPlayer({ kind: 'board', name: 'jetty sheet', shows: `to ${to}, ${blanks} blanks a row` }),
+    perPlayer({ kind: 'sleeve' }),
+    perSet({ kind: 'die', sides: 6 }, 2),
   ],
   texts: {
     rules: [

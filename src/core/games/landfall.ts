@@ -11,7 +11,10 @@ import {
   type Variant,
   replaced,
 } from './game'
-import { cards, cardsSchema, diceSchema, pack, shorterBy, sum, without } from './source'
+import { cards, cardsSchema, diceSchema, pack, shorterBy, sum, without, range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, heap, deviceSpots, deviceThings } from './families/on-table'
+import { beside, onTable, place, stacked, trackRows, numeral, type Table } from '../table'
 
 const square = z.number().int().min(0).max(1000)
 
@@ -54,8 +57,6 @@ interface View {
   left: number
   thrown: readonly number[]
 }
-
-const nothing: readonly number[] = []
 
 const left = ({ params, positions }: State, player: number) => Math.abs(params.goal - positions[player])
 
@@ -101,7 +102,7 @@ function moves(state: State): readonly Move[] {
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {
-  const { params, players, turn: player, packs, started } = state
+  const { params, players, turn: player, packs, started, thrown } = state
   const from = state.positions[player]
   let positions = state.positions
   if (move === null) {
@@ -122,7 +123,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     positions = replaced(positions, player, to)
   }
   const ended = positions[player] === params.goal
-  return { params, players, turn: nextTurn(state), ended, positions, packs, thrown: nothing, started }
+  return { params, players, turn: nextTurn(state), ended, positions, packs, thrown, started }
 }
 
 /** `squares` on towards the goal, or back if negative. */
@@ -196,6 +197,58 @@ function variants(params: Params): Variant<Params>[] {
   return found
 }
 
+const squareId = (n: number) => `square-${n}`
+const squaresBetween = (from: number, to: number) =>
+  range(1, Math.abs(to - from)).map((k) => squareId(from + Math.sign(to - from) * k))
+
+const table: Table<Params, State, Move> = {
+  layout: ({ start, goal, source }, players) =>
+    onTable(
+      stacked(
+        14,
+        trackRows(start, goal, (n) => ({
+          id: squareId(n),
+          shape: n === goal ? 'island' : 'circle',
+          face: numeral(n),
+        })),
+        source.kind === 'dice'
+          ? deviceSpots(source)
+          : beside(
+              8,
+              ...range(0, players - 1).map((player) => place(`pack-${player}`, [26, 34], { owner: player })),
+              place('open', [24, 32]),
+            ),
+      ),
+      12,
+    ),
+  things: ({ params, players, positions, packs, thrown }) => [
+    ...positions.map((at, player) =>
+      lie(`marker-${player}`, 'marker', squareId(at), null, { owner: player }),
+    ),
+    ...(params.source.kind === 'dice'
+      ? deviceThings(params.source, thrown)
+      : [
+          ...range(0, players - 1).flatMap((player) =>
+            heap(`pack-${player}`, 'number cards', `pack-${player}`, packs[player].length, player),
+          ),
+          ...(thrown.length > 0 ? [lie('card', 'number cards', 'open', numeral(thrown[0]))] : []),
+        ]),
+  ],
+  say({ params, positions, turn }, { squares }) {
+    const from = positions[turn]
+    const towards = Math.min(squares, Math.abs(params.goal - from))
+    const there = step(params, from, towards)
+    const beyond =
+      params.finish === 'bounce' ? Math.min(squares - towards, Math.abs(params.goal - params.start)) : 0
+    const to = step(params, there, -beyond)
+    return {
+      verb: 'move',
+      numbers: [from, squares, to],
+      spots: [...squaresBetween(from, there), ...(beyond > 0 ? squaresBetween(there, to) : [])],
+    }
+  },
+}
+
 export const landfall = defineGame<Params, State, Move, View>({
   id: 'landfall',
   title: 'Landfall',
@@ -228,13 +281,14 @@ export const landfall = defineGame<Params, State, Move, View>({
   }),
   lumpKey: ({ positions, packs }) => `${positions.join()}|${packs.join(';')}`,
   variants,
+  table,
   materials: ({ start, goal, source, record }) => [
-    { item: `track ${Math.min(start, goal)} to ${Math.max(start, goal)}`, perPlayer: 1 },
-    { item: 'marker', perPlayer: 1, loose: true },
+    perPlayer({ kind: 'track', from: Math.min(start, goal), to: Math.max(start, goal) }),
+    perPlayer({ kind: 'marker' }),
     source.kind === 'dice'
-      ? { item: 'die', perSet: source.count }
-      : { item: `card pack ${source.low} to ${source.high}`, perPlayer: 1 },
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+      ? perSet({ kind: 'die', sides: 6 }, source.count)
+      : perPlayer({ kind: 'number cards', from: source.low, to: source.high }),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
   texts: {
     rules: [

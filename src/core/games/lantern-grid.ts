@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { covering } from './families/cover'
+import { covering, type CoverState } from './families/cover'
 import { defineGame, levelOf, quietTable } from './game'
 import { range, shorterBy, spinner, turnUp } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { beside, grid, onTable, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -47,6 +50,34 @@ const engine = covering<Params>({
 const level = (id: string, title: string, sectors: number, boxes: number, some: number | null) =>
   levelOf<Params>(id, title, sectors, 'pictures', { sectors, boxes, enough: some })
 
+const boxId = (box: number) => `box-${box}`
+
+const table: Table<Params, CoverState<Params>, number> = {
+  layout: (params) =>
+    onTable(
+      beside(
+        14,
+        grid(
+          range(0, params.boxes - 1).map((box) => ({
+            id: boxId(box),
+            shape: 'square',
+            face: { kind: 'objects', n: numberOf(params, box) },
+          })),
+          Math.ceil(Math.sqrt(params.boxes * 1.2)),
+          [22, 18],
+        ),
+        deviceSpots(spinner(params.sectors)),
+      ),
+    ),
+  things: ({ params, boards, thrown }) => [
+    ...boards[0].flatMap((shaded, box) =>
+      shaded ? [lie(`shade-${box}`, 'pen', boxId(box), { kind: 'shade' })] : [],
+    ),
+    ...deviceThings(spinner(params.sectors), thrown),
+  ],
+  say: ({ params }, box) => ({ verb: 'mark', numbers: [numberOf(params, box)], spots: [boxId(box)] }),
+}
+
 export const lanternGrid = defineGame({
   ...engine,
   // A state for every number of boxes lit of each number.
@@ -70,10 +101,11 @@ export const lanternGrid = defineGame({
       amount: some,
       params: { ...params, enough: some },
     })),
-  materials: ({ sectors }) => [
-    { item: `lantern grid 1 to ${sectors}`, perSet: 1 },
-    { item: `spinner 1 to ${sectors}`, perSet: 1 },
-    { item: 'pen in an own colour', perPlayer: 1 },
+  table,
+  materials: ({ sectors, boxes }) => [
+    perSet({ kind: 'board', name: 'lantern grid', shows: `${boxes} boxes with 1 to ${sectors}` }),
+    perSet({ kind: 'spinner', sectors }),
+    perPlayer({ kind: 'pen' }),
   ],
   texts: {
     rules: [

@@ -1,8 +1,12 @@
 import { z } from 'zod'
+import { markersOn } from './families/track'
 import { smallParts } from './cautions'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { dice, fewer, range, turnUp } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { grid, onTable, ring, stacked, numeral, words, type Table } from '../table'
 
 const paramsSchema = z.object({
   op: z.enum(['subtract', 'add']).default('subtract'),
@@ -34,6 +38,7 @@ interface State extends GameState {
   params: Params
   positions: readonly number[]
   covered: readonly boolean[]
+  thrown: readonly number[]
 }
 
 interface View {
@@ -73,16 +78,16 @@ function moves({ params, positions, covered, turn }: State): readonly number[] {
 }
 
 function play(state: State, space: number | null, sink?: Sink): State {
-  const { params, players, positions, covered, turn: player } = state
+  const { params, players, positions, covered, thrown, turn: player } = state
   const { path, pool } = boardOf(params)
   const sentence = path[positions[player]]
   if (sentence && sink)
     sink({ kind: 'answered', player, item: { op: params.op, ...sentence }, steps: sentence.b })
   const turn = nextTurn(state)
-  if (space === null) return { params, players, turn, ended: false, positions, covered }
+  if (space === null) return { params, players, turn, ended: false, positions, covered, thrown }
   sink?.({ kind: 'placed', player, space: pool[space] })
   const now = replaced(covered, space, true)
-  return { params, players, turn, ended: !now.includes(false), positions, covered: now }
+  return { params, players, turn, ended: !now.includes(false), positions, covered: now, thrown }
 }
 
 /** On a wild square: the answer that the fewest sentences lead to. */
@@ -95,6 +100,48 @@ function hardest({ board }: View, options: readonly number[]): number {
 
 const level = (id: string, title: string, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, params.to, 'numerals', paramsSchema.parse(params))
+
+const squareId = (i: number) => `path-${i}`
+const answerId = (space: number) => `answer-${space}`
+
+const table: Table<Params, State, number> = {
+  layout(params) {
+    const { path, pool } = boardOf(params)
+    const answers = grid(
+      pool.map((answer, space) => ({ id: answerId(space), shape: 'circle', face: numeral(answer) })),
+      Math.ceil(Math.sqrt(pool.length * 1.6)),
+      [13, 13],
+    )
+    return onTable(
+      stacked(
+        10,
+        ring(
+          path.map((sentence, i) => ({
+            id: squareId(i),
+            shape: 'square',
+            face: sentence
+              ? { kind: params.op === 'add' ? 'sum' : 'difference', a: sentence.a, b: sentence.b }
+              : words('any'),
+            ...(sentence ? {} : { tone: 'wild' as const }),
+          })),
+          answers,
+          [20, 12],
+        ),
+        deviceSpots(dice(1)),
+      ),
+    )
+  },
+  things: ({ covered, positions, thrown }) => [
+    ...covered.flatMap((is, space) => (is ? [lie(`counter-${space}`, 'counter', answerId(space))] : [])),
+    ...markersOn(positions, squareId),
+    ...deviceThings(dice(1), thrown),
+  ],
+  say: ({ params, positions, turn }, space) => ({
+    verb: 'cover',
+    numbers: [boardOf(params).pool[space]],
+    spots: [squareId(positions[turn]), answerId(space)],
+  }),
+}
 
 export const lastCover = defineGame<Params, State, number, View>({
   id: 'last-cover',
@@ -119,23 +166,30 @@ export const lastCover = defineGame<Params, State, number, View>({
     ended: false,
     positions: Array<number>(players).fill(0),
     covered: boardOf(params).pool.map(() => false),
+    thrown: [],
   }),
   roll({ params, players, turn: player, ended, positions, covered }, chance, sink) {
     const [face] = turnUp(dice(1), chance, player, sink)
     const to = (positions[player] + face) % boardOf(params).path.length
     sink?.({ kind: 'moved', player, from: positions[player], to, squares: face })
-    return { params, players, turn: player, ended, positions: replaced(positions, player, to), covered }
+    const moved = replaced(positions, player, to)
+    return { params, players, turn: player, ended, positions: moved, covered, thrown: [face] }
   },
   moves,
   play,
   view: ({ params, covered }) => ({ board: boardOf(params), covered }),
   planner: hardest,
   variants: (params): Variant<Params>[] => fewer(params, 'squares', 'fewer-spaces', 8),
+  table,
   materials: (params) => [
-    { item: `sentence path, ${params.op === 'add' ? 'adding' : 'taking away'} to ${params.to}`, perSet: 1 },
-    { item: 'marker', perPlayer: 1, loose: true },
-    { item: 'counter', perSet: boardOf(params).pool.length, loose: true },
-    { item: 'die', perSet: 1 },
+    perSet({
+      kind: 'board',
+      name: 'sentence path',
+      shows: `${params.op === 'add' ? 'adding' : 'taking away'} to ${params.to}${params.teens ? ', teens' : ''}, ${params.squares} squares`,
+    }),
+    perPlayer({ kind: 'marker' }),
+    perSet({ kind: 'counter' }, boardOf(params).pool.length),
+    perSet({ kind: 'die', sides: 6 }),
   ],
   texts: {
     rules: [

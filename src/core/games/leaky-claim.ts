@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { sentenceOf } from '../skills'
+import { sentenceOf, slips } from '../skills'
 import {
   countsFor,
   question,
@@ -10,7 +10,10 @@ import {
 import { defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Variant } from './game'
 import type { PracticeItem } from '../skills'
-import { fewer } from './source'
+import { fewer, range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { grid, onTable, words, type Table } from '../table'
 
 const paramsSchema = z.object({
   kind: z.enum(questionKindIds),
@@ -27,6 +30,10 @@ interface State extends GameState {
   facts: readonly PracticeItem[]
   /** Which of them is stated wrongly. */
   leaky: number
+  /** The untrue answer that stands on it. */
+  stated: number
+  /** It has been found and put right. */
+  mended: boolean
   done: number
 }
 
@@ -36,6 +43,36 @@ const level = (kind: QuestionKindId) =>
     statements: 3,
     rounds: 6,
   })
+
+/** A fact as it stands on a strip: words where a sign would be read over. */
+function claimOf(fact: PracticeItem): string {
+  return fact.op === 'compare'
+    ? `${fact.answer} is more than ${fact.a === fact.answer ? fact.b : fact.a}`
+    : sentenceOf(fact)
+}
+
+const table: Table<Params, State, 'mend'> = {
+  layout: ({ statements }) =>
+    onTable(
+      grid(
+        range(0, statements - 1).map((i) => ({ id: `claim-${i}`, shape: 'area' })),
+        1,
+        [110, 26],
+        4,
+      ),
+    ),
+  // The strip with the slip is mended when it is found: until the next strips come all are true.
+  things: ({ facts, leaky, stated, mended }) =>
+    facts.map((fact, i) =>
+      lie(
+        `claim-${i}`,
+        'claim strips',
+        `claim-${i}`,
+        words(i === leaky && !mended ? claimOf({ ...fact, answer: stated } as PracticeItem) : claimOf(fact)),
+      ),
+    ),
+  say: ({ leaky }) => ({ verb: 'mend', numbers: [], spots: [`claim-${leaky}`] }),
+}
 
 export const leakyClaim = defineGame<Params, State, 'mend', null>({
   id: 'leaky-claim',
@@ -61,6 +98,8 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
     winner: null,
     facts: [],
     leaky: 0,
+    stated: 0,
+    mended: true,
     done: 0,
   }),
   roll({ params, players, turn, ended, winner, done }, chance, sink) {
@@ -68,12 +107,14 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
     const facts: PracticeItem[] = []
     for (let i = 0; i < statements; i++) facts.push(question(kind, chance))
     const leaky = chance.int(0, statements - 1)
+    const wrong = slips(facts[leaky])
+    const stated = wrong[chance.int(0, wrong.length - 1)].answer
     sink?.({ kind: 'called', player: turn, words: facts.map(sentenceOf).join('; ') })
-    return { params, players, turn, ended, winner, facts, leaky, done }
+    return { params, players, turn, ended, winner, facts, leaky, stated, mended: false, done }
   },
   moves: () => ['mend'],
   play(state, _move, sink) {
-    const { params, players, winner, facts, leaky, turn: player } = state
+    const { params, players, winner, facts, leaky, stated, turn: player } = state
     if (sink) {
       for (const item of facts) sink({ kind: 'answered', player, item, steps: countsFor(item) })
       sink({ kind: 'explained', player })
@@ -81,15 +122,16 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
     }
     const done = state.done + 1
     const ended = done >= params.rounds
-    return { params, players, turn: nextTurn(state), ended, winner, facts, leaky, done }
+    return { params, players, turn: nextTurn(state), ended, winner, facts, leaky, stated, mended: true, done }
   },
   view: () => null,
   tooMany: ({ statements }) => statements > 2,
   sameLawEachGo: ({ rounds }) => ({ goes: rounds, pack: null }),
   variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 3),
+  table,
   materials: ({ kind, rounds }) => [
-    { item: `claim strips, ${questionKinds[kind].title}`, perSet: rounds },
-    { item: 'mini whiteboard with pen', perPlayer: 1 },
+    perSet({ kind: 'claim strips', about: questionKinds[kind].title }, rounds),
+    perPlayer({ kind: 'whiteboard' }),
   ],
   texts: {
     rules: [

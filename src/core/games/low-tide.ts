@@ -3,7 +3,10 @@ import { smallParts } from './cautions'
 import { numbersIn, sentenceFor, sumOfMask, waysToMake } from './families/cover-ways'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
-import { dice, sum, totalsOf, turnUp } from './source'
+import { dice, sum, totalsOf, turnUp, range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, deviceSpots, deviceThings } from './families/on-table'
+import { grid, onTable, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -140,6 +143,44 @@ function lowest(open: readonly number[]): number | null {
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, to, 'numerals', paramsSchema.parse(params))
 
+const numberId = (player: number, n: number) => `number-${player}-${n}`
+
+const table: Table<Params, State, number> = {
+  layout: ({ numbers, dice: count }, players) =>
+    onTable(
+      stacked(
+        12,
+        ...range(0, players - 1).map((player) =>
+          grid(
+            range(1, numbers).map((n) => ({
+              id: numberId(player, n),
+              shape: 'square',
+              face: numeral(n),
+              owner: player,
+            })),
+            numbers,
+            [16, 22],
+            1,
+          ),
+        ),
+        deviceSpots(dice(count)),
+      ),
+    ),
+  things: ({ params, open, thrown }) => [
+    ...open.flatMap((mask, player) =>
+      numbersIn(full(params) & ~mask).map((n) =>
+        lie(`cover-${player}-${n}`, 'counter', numberId(player, n), null, { owner: player }),
+      ),
+    ),
+    ...deviceThings(dice(params.dice), thrown),
+  ],
+  say: ({ turn }, way) => ({
+    verb: 'cover',
+    numbers: numbersIn(way),
+    spots: numbersIn(way).map((n) => numberId(turn, n)),
+  }),
+}
+
 export const lowTide = defineGame<Params, State, number, View>({
   id: 'low-tide',
   title: 'Low Tide',
@@ -194,11 +235,13 @@ export const lowTide = defineGame<Params, State, number, View>({
       found.push({ change: 'another-device', params: { ...params, parts: 'any' } })
     return found
   },
+  table,
+  thinksLong: ({ operations }) => operations,
   materials: ({ numbers, dice: count, operations }) => [
-    { item: `strip 1 to ${numbers}`, perPlayer: 1 },
-    { item: 'counter', perPlayer: numbers, loose: true },
-    { item: 'die', perSet: count },
-    ...(operations ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+    perPlayer({ kind: 'strip', to: numbers }),
+    perPlayer({ kind: 'counter' }, numbers),
+    perSet({ kind: 'die', sides: 6 }, count),
+    ...(operations ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
   texts: {
     rules: [

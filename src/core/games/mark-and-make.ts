@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { range, shorterBy, sum } from './source'
+import { perPlayer } from './material'
+import { lie, heap } from './families/on-table'
+import { beside, onTable, place, stacked, numeral } from '../table'
 
 const paramsSchema = z
   .object({
@@ -33,6 +36,23 @@ const engine = responding<Params>({
 const level = (id: string, title: string, low: number, high: number) =>
   levelOf<Params>(id, title, high, 'objects', { low, high, draw: true })
 
+const table = respondTable<Params>(
+  () =>
+    onTable(
+      beside(14, place('number', [40, 50]), stacked(8, place('written', [60, 20]), place('work', [80, 40]))),
+    ),
+  ({ prompt, open }) => {
+    if (prompt.length === 0) return []
+    const [number] = prompt
+    return [
+      lie('number', 'sheet', 'number', numeral(number)),
+      ...(open
+        ? []
+        : [lie('written', 'pencil', 'written', numeral(number)), ...heap('cubes', 'cube', 'work', number)]),
+    ]
+  },
+)
+
 export const markAndMake = defineGame({
   ...engine,
   id: 'mark-and-make',
@@ -55,10 +75,11 @@ export const markAndMake = defineGame({
       params: { ...params, high: params.low + count - 1 },
     })),
   ],
+  table,
   materials: ({ low, high }) => [
-    { item: `number sheet ${low} to ${high}`, perPlayer: 1 },
-    { item: 'pencil', perPlayer: 1 },
-    { item: 'cube', perPlayer: Math.min(high, sum(range(low, high))), loose: true },
+    perPlayer({ kind: 'sheet', columns: `numbers ${low} to ${high}` }),
+    perPlayer({ kind: 'pencil' }),
+    perPlayer({ kind: 'cube' }, Math.min(high, sum(range(low, high)))),
   ],
   texts: {
     rules: [

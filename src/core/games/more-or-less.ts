@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { comparing } from './families/compare'
+import { comparing, compareSpots, pilesOf, type CompareState } from './families/compare'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { onTable, place, stacked, groups, type Table } from '../table'
 
 const paramsSchema = z.object({
   /** Picture cards from 1 to this number. */
@@ -51,6 +54,27 @@ const engine = comparing<Params>({
 const level = (high: number) =>
   levelOf<Params>(`to-${high}`, `pictures to ${high}`, high, 'pictures', { high, rounds: 10, spin: true })
 
+const table: Table<Params, CompareState<Params>, 'answer'> = {
+  layout: ({ spin }, players) =>
+    onTable(stacked(10, compareSpots(players, [40, 32]), ...(spin ? [place('device', [48, 48])] : []))),
+  things: ({ params, players, turned, waiting, won, done, turn, sign }) => [
+    ...turned.flatMap(([card], player) => [
+      lie(`card-${player}`, 'picture cards', `open-${player}`, groups(card), { owner: player }),
+    ]),
+    ...pilesOf('picture cards', players, waiting, won),
+    ...(params.spin
+      ? [
+          lie('spinner', 'spinner', 'device', {
+            kind: 'wheel',
+            sectors: ['less', 'more'],
+            at: turned.length > 0 || done > 0 || turn > 0 ? sign : null,
+          }),
+        ]
+      : []),
+  ],
+  say: ({ turn }) => ({ verb: 'answer', numbers: [], spots: [`open-${turn}`] }),
+}
+
 export const moreOrLess = defineGame({
   ...engine,
   id: 'more-or-less',
@@ -63,9 +87,17 @@ export const moreOrLess = defineGame({
   goes: 'call',
   interaction: 'contest',
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
-  materials: ({ high, spin }) => [
-    { item: `picture cards 1 to ${high}`, perSet: 2 },
-    ...(spin ? [{ item: 'spinner more and less', perSet: 1 }] : []),
+  table,
+  materials: ({ high, spin, rounds }) => [
+    // Every child turns a card a round.
+    perPlayer({
+      kind: 'picture cards',
+      shows: 'dots in two groups',
+      from: 1,
+      to: high,
+      copies: Math.ceil(rounds / high),
+    }),
+    ...(spin ? [perSet({ kind: 'spinner', sectors: 'more and less' })] : []),
   ],
   texts: {
     rules: [

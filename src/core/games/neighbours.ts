@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { fewer, range } from './source'
+import { fewer, range, dice } from './source'
+import { perSet } from './material'
+import { lie, deviceSpots, packSpots, deviceThings, packThings } from './families/on-table'
+import { grid, onTable, stacked, numeral } from '../table'
 
 const paramsSchema = z
   .object({
@@ -47,6 +50,38 @@ const engine = responding<Params>({
 const level = (id: string, title: string, params: z.input<typeof paramsSchema>) =>
   levelOf<Params>(id, title, params.high + (params.by ?? 1), 'numerals', paramsSchema.parse(params))
 
+const table = respondTable<Params>(
+  ({ device }) =>
+    onTable(
+      stacked(
+        12,
+        device === 'die' ? deviceSpots(dice(1)) : packSpots(),
+        grid(
+          range(0, 2).map((i) => ({ id: `beside-${i}`, shape: 'square', tone: 'quiet' })),
+          3,
+          [26, 34],
+          6,
+        ),
+      ),
+    ),
+  ({ params, prompt, open }) => {
+    const [number] = prompt
+    const { by, falling, device } = params
+    const three =
+      number === undefined || open
+        ? []
+        : falling
+          ? [number + by, number, number - by]
+          : [number - by, number, number + by]
+    return [
+      ...(device === 'die'
+        ? deviceThings(dice(1), prompt)
+        : packThings('number cards', open ? numeral(number) : undefined)),
+      ...three.map((n, i) => lie(`beside-${i}`, 'number cards', `beside-${i}`, numeral(n))),
+    ]
+  },
+)
+
 export const neighbours = defineGame({
   ...engine,
   id: 'neighbours',
@@ -64,10 +99,10 @@ export const neighbours = defineGame({
   goes: 'alternate',
   interaction: 'shared',
   variants: (params) => fewer(params, 'goes', 'fewer-rounds', 4),
+  table,
   materials: (params) => [
-    // From nought to one above the top, so that every number has both neighbours.
-    { item: `number cards 0 to ${(numbers(params).at(-1) ?? 0) + params.by}`, perSet: 1 },
-    ...(params.device === 'die' ? [{ item: 'die', perSet: 1 }] : []),
+    perSet({ kind: 'number cards', from: 0, to: (numbers(params).at(-1) ?? 0) + params.by }),
+    ...(params.device === 'die' ? [perSet({ kind: 'die', sides: 6 })] : []),
   ],
   texts: {
     rules: [

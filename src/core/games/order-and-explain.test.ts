@@ -252,7 +252,7 @@ test('Team Board: a question of the third row is worth three, and the wall empti
 })
 
 test('Leaky Claim: three facts are checked and the untrue one is mended', () => {
-  const { items, written } = go('leaky-claim', start('leaky-claim', { level: 'bonds-10' }), [3, 4, 10, 1])
+  const { items, written } = go('leaky-claim', start('leaky-claim', { level: 'bonds-10' }), [3, 4, 10, 1, 0])
   expect(items).toHaveLength(3)
   expect(written).toEqual(['4 + 6 = 10'])
 })

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { fewer } from './source'
+import { fewer, range } from './source'
+import { perPlayer } from './material'
+import { lie } from './families/on-table'
+import { onTable, place, stacked, type Face } from '../table'
 
 const paramsSchema = z.object({
   /** The parts that repeat; each letter a colour. */
@@ -44,6 +47,33 @@ const level = (id: string, title: string, units: string[], task: Params['task'] 
     chains: 4,
   })
 
+const table = respondTable<Params>(
+  ({ task }) =>
+    onTable(
+      stacked(
+        12,
+        ...(task === 'make' ? [] : [place('strip', [150, 22], { label: 'strip' })]),
+        place('chain', [180, 24], { label: 'chain' }),
+      ),
+    ),
+  ({ params, prompt, open }) => {
+    if (prompt.length === 0) return []
+    const unit = params.units[prompt[0]]
+    const chain = (cubes: number): Face => ({
+      kind: 'chain',
+      colours: unit.repeat(Math.ceil(cubes / unit.length)).slice(0, cubes),
+    })
+    const start = params.task === 'go-on' ? 2 * unit.length : 0
+    const cubes = open ? start : params.length
+    return [
+      ...(params.task === 'make' ? [] : [lie('strip', 'pattern strip', 'strip', chain(2 * unit.length))]),
+      ...range(0, cubes - 1).map((i) =>
+        lie(`cube-${i}`, 'cube', 'chain', { kind: 'chain', colours: unit[i % unit.length] }),
+      ),
+    ]
+  },
+)
+
 export const patternChain = defineGame({
   ...engine,
   id: 'pattern-chain',
@@ -62,11 +92,12 @@ export const patternChain = defineGame({
   goes: 'parallel',
   interaction: 'shared',
   variants: (params) => fewer(params, 'chains', 'fewer-rounds', 1),
+  table,
   materials: ({ units, length, task }) => [
-    ...(units.some((unit) => unit.includes('C')) ? ['first', 'second', 'third'] : ['first', 'second']).map(
-      (colour) => ({ item: `cube of a ${colour} colour`, perPlayer: length, loose: true }),
-    ),
-    ...(task === 'make' ? [] : [{ item: 'pattern strip', perPlayer: units.length }]),
+    ...(['first', 'second', 'third'] as const)
+      .slice(0, units.some((unit) => unit.includes('C')) ? 3 : 2)
+      .map((colour) => perPlayer({ kind: 'cube', colour }, length)),
+    ...(task === 'make' ? [] : units.map((pattern) => perPlayer({ kind: 'pattern strip', pattern }))),
   ],
   texts: {
     rules: [

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { food, smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable, type Sink } from './game'
 import { cards, deviceOf, dice, numbersSchema, shorterBy, sum, turnUp, type Numbers } from './source'
+import { perPlayer } from './material'
+import { lie, heap, deviceSpots, deviceThings } from './families/on-table'
+import { onTable, place, stacked, numeral } from '../table'
 
 const paramsSchema = z.object({
   source: numbersSchema,
@@ -48,6 +51,20 @@ const engine = responding<Params>({
 const level = (id: string, title: string, to: number, source: Numbers) =>
   levelOf<Params>(id, title, to, 'objects', { source, write: true, draw: false, goes: null })
 
+const table = respondTable<Params>(
+  ({ source }) =>
+    onTable(stacked(10, deviceSpots(source), place('work', [110, 50]), place('sheet', [50, 16]))),
+  ({ params, prompt, open }) => {
+    const total = sum(prompt)
+    const counted = prompt.length > 0 && !open
+    return [
+      ...deviceThings(params.source, prompt),
+      ...(counted ? heap('pebbles', 'pebble', 'work', total) : []),
+      ...(counted && params.write ? [lie('numeral', 'sheet', 'sheet', numeral(total))] : []),
+    ]
+  },
+)
+
 export const pebbleCount = defineGame({
   ...engine,
   id: 'pebble-count',
@@ -73,10 +90,11 @@ export const pebbleCount = defineGame({
     })),
     ...(params.draw ? [{ change: 'another-device' as const, params: { ...params, draw: false } }] : []),
   ],
+  table,
   materials: ({ source, write, draw }) => [
     deviceOf(source),
-    { item: 'pebble or counter', perPlayer: source.kind === 'dice' ? 6 * source.count : 20, loose: true },
-    ...(write || draw ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+    perPlayer({ kind: 'pebble' }, source.kind === 'dice' ? 6 * source.count : 20),
+    ...(write || draw ? [perPlayer({ kind: 'sheet', columns: 'numbers and drawings' })] : []),
   ],
   texts: {
     rules: [

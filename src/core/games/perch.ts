@@ -4,8 +4,11 @@ import type { PracticeItem } from '../skills'
 import { smallParts } from './cautions'
 import { perchBoard } from './families/board-maker'
 import { defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
-import type { GameState, Material, Sink, Variant } from './game'
+import type { GameState, Sink, Variant } from './game'
 import { dice, diceSchema, fewer, range, spinner, sum, turnUp } from './source'
+import { perPlayer, perSet, type Material } from './material'
+import { lie, heap, deviceSpots, deviceThings } from './families/on-table'
+import { beside, grid, onTable, place, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z.object({
   source: z.discriminatedUnion('kind', [
@@ -139,8 +142,62 @@ const level = (id: string, title: string, to: number, params: z.input<typeof par
   levelOf<Params>(id, title, to, 'numerals', paramsSchema.parse(params))
 
 function device({ source }: Params): Material {
-  if (source.kind === 'doubles') return { item: `spinner 1 to ${source.sectors}`, perSet: 1 }
-  return { item: 'die', perSet: source.kind === 'dice' ? source.count : 2 }
+  if (source.kind === 'doubles') return perSet({ kind: 'spinner', sectors: source.sectors })
+  return perSet({ kind: 'die', sides: 6 }, source.kind === 'dice' ? source.count : 2)
+}
+
+/** What the spaces of a board are, in a few words: no two boards have the same. */
+function boardShows({ source }: Params): string {
+  switch (source.kind) {
+    case 'dice':
+      return `totals of ${source.count === 2 ? 'two' : 'three'} dice`
+    case 'doubles':
+      return `doubles to ${2 * source.sectors}`
+    case 'difference':
+      return 'differences of two dice'
+    case 'ten-more':
+      return 'ten more than two dice'
+  }
+}
+
+const perchId = (space: number) => `perch-${space}`
+const deviceUsed = ({ source }: Params) =>
+  source.kind === 'doubles' ? spinner(source.sectors) : dice(source.kind === 'dice' ? source.count : 2)
+
+const table: Table<Params, State, number> = {
+  layout(params, players) {
+    const spaces = totals(params)
+    return onTable(
+      stacked(
+        12,
+        grid(
+          spaces.map((total, space) => ({ id: perchId(space), shape: 'circle', face: numeral(total) })),
+          spaces.length > 8 ? Math.ceil(spaces.length / 2) : spaces.length,
+          [22, 22],
+          6,
+        ),
+        beside(
+          12,
+          ...range(0, players - 1).map((player) =>
+            place(`hand-${player}`, [44, 20], { owner: player, label: 'to place' }),
+          ),
+          deviceSpots(deviceUsed(params)),
+        ),
+      ),
+    )
+  },
+  things: ({ params, board, hand, thrown }) => [
+    ...board.flatMap(({ owner, tokens }, space) =>
+      range(1, tokens).map((k) => lie(`token-${space}-${k}`, 'counter', perchId(space), null, { owner })),
+    ),
+    ...hand.flatMap((tokens, player) => heap(`hand-${player}`, 'counter', `hand-${player}`, tokens, player)),
+    ...deviceThings(deviceUsed(params), thrown),
+  ],
+  say: ({ params, thrown }, space) => ({
+    verb: 'place',
+    numbers: [totalOf(params, thrown)],
+    spots: [perchId(space)],
+  }),
 }
 
 export const perch = defineGame<Params, State, number, null>({
@@ -181,10 +238,11 @@ export const perch = defineGame<Params, State, number, null>({
   play,
   view: () => null,
   variants: (params): Variant<Params>[] => fewer(params, 'tokens', 'fewer-tokens', 3),
+  table,
   materials: (params) => [
-    { item: `perch board, ${totals(params)[0]} to ${totals(params).at(-1)}`, perSet: 1 },
-    { item: 'counter in an own colour', perPlayer: params.tokens, loose: true },
+    perSet({ kind: 'board', name: 'perch board', shows: boardShows(params) }),
     device(params),
+    perPlayer({ kind: 'counter', own: true }, params.tokens),
   ],
   texts: {
     rules: [

@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perPlayer } from './material'
+import { lie } from './families/on-table'
+import { onTable, place, stacked, trackRows, numeral } from '../table'
 
 const paramsSchema = z.object({
   high: z.number().int().min(5).max(1000),
@@ -34,6 +37,35 @@ const engine = responding<Params>({
 const level = (id: string, title: string, high: number, marks: Params['marks']) =>
   levelOf<Params>(id, title, high, 'numerals', { high, marks, calls: 12 })
 
+const markId = (n: number) => `mark-${n}`
+
+/** True where a number stands on the line. */
+const isMarked = ({ high, marks }: Params, n: number) =>
+  marks === 'all' || n === 0 || n === high || (marks === 'some' && n % (high > 20 ? 10 : 5) === 0)
+
+const table = respondTable<Params>(
+  (params) =>
+    onTable(
+      stacked(
+        14,
+        place('called', [60, 30], { label: 'the caller says' }),
+        trackRows(0, params.high, (n) => ({
+          id: markId(n),
+          shape: 'circle',
+          ...(isMarked(params, n) ? { face: numeral(n) } : {}),
+        })),
+      ),
+      12,
+    ),
+  ({ prompt: [number], open }) =>
+    number === undefined
+      ? []
+      : [
+          lie('called', 'number line', 'called', numeral(number)),
+          ...(open ? [] : [lie('finger', 'number line', markId(number), { kind: 'shade' })]),
+        ],
+)
+
 export const pointFast = defineGame({
   ...engine,
   id: 'point-fast',
@@ -52,12 +84,8 @@ export const pointFast = defineGame({
   goes: 'call',
   interaction: 'shared',
   variants: (params) => fewer(params, 'calls', 'fewer-rounds', 4),
-  materials: ({ high, marks }) => [
-    {
-      item: `number line to ${high}${marks === 'all' ? '' : marks === 'some' ? ', some numbers' : ', ends only'}`,
-      perPlayer: 1,
-    },
-  ],
+  table,
+  materials: ({ high, marks }) => [perPlayer({ kind: 'number line', to: high, marks })],
   texts: {
     rules: [
       'The caller says a number.',

@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perSet } from './material'
+import { lie } from './families/on-table'
+import { onTable, place, pips, groups, type Face } from '../table'
 
 const paramsSchema = z
   .object({
@@ -35,8 +38,39 @@ const engine = responding<Params>({
   },
 })
 
+/** How a pattern is called among the picture cards. */
+const cardsShow = {
+  dice: 'dice dots',
+  fingers: 'fingers',
+  frame: 'ten frames',
+  groups: 'dots in two groups',
+} as const
+
 const level = (id: string, title: string, pattern: Params['pattern'], high: number, shown: number) =>
   levelOf<Params>(id, title, high, 'pictures', { pattern, high, shown, looks: 12, explain: true })
+
+/** The pattern of a look. */
+function patternOf({ pattern, high }: Params, n: number): Face {
+  switch (pattern) {
+    case 'dice':
+      return pips(n)
+    case 'fingers':
+      return { kind: 'fingers', n }
+    case 'frame':
+      return { kind: 'frame', n, cells: high > 10 ? 20 : high > 5 ? 10 : 5 }
+    case 'groups':
+      return groups(n)
+  }
+}
+
+const table = respondTable<Params>(
+  () => onTable(place('open', [110, 80])),
+  // While the question is open the pattern has gone: it was there for the time of a look.
+  ({ params, prompt, open }) =>
+    prompt.length === 0
+      ? []
+      : [lie('pattern', 'picture cards', 'open', open ? null : patternOf(params, prompt[0]))],
+)
 
 export const quickLook = defineGame({
   ...engine,
@@ -56,8 +90,9 @@ export const quickLook = defineGame({
   goes: 'call',
   interaction: 'shared',
   variants: (params) => fewer(params, 'looks', 'fewer-rounds', 4),
+  table,
   materials: ({ pattern, high }) => [
-    { item: `${pattern} pattern cards to ${high}, or the class screen`, perSet: 1 },
+    perSet({ kind: 'picture cards', shows: cardsShow[pattern], from: 1, to: high }),
   ],
   texts: {
     rules: [

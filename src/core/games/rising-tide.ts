@@ -6,6 +6,9 @@ import { question, questionKindIds, questionKinds, type QuestionKindId } from '.
 import { defineGame, levelOf, nextTurn, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { fewer } from './source'
+import { perPlayer } from './material'
+import { lie, packSpots, packThings, asking } from './families/on-table'
+import { beside, onTable, place, type Table } from '../table'
 
 const paramsSchema = z.object({
   kind: z.enum(questionKindIds),
@@ -65,6 +68,15 @@ const level = (kind: QuestionKindId) =>
     paramsSchema.parse({ kind }),
   )
 
+const table: Table<Params, State, 'answer'> = {
+  layout: () => onTable(beside(12, packSpots([80, 40]), place('timer', [30, 30], { label: 'timer' }))),
+  things: ({ question: open }) => [
+    ...packThings('question cards', open ? asking(open) : undefined),
+    lie('timer', 'timer', 'timer'),
+  ],
+  say: () => ({ verb: 'answer', numbers: [], spots: [] }),
+}
+
 export const risingTide = defineGame<Params, State, 'answer', null>({
   id: 'rising-tide',
   title: 'Rising Tide',
@@ -93,9 +105,10 @@ export const risingTide = defineGame<Params, State, 'answer', null>({
   view: () => null,
   lumpKey: ({ round, asked, missed }) => `${round} ${asked} ${missed}`,
   variants: (params): Variant<Params>[] => fewer(params, 'rounds', 'fewer-rounds', 1),
+  table,
   materials: ({ kind, rounds, questions }) => [
-    { item: `question cards, ${questionKinds[kind].title}`, perPlayer: rounds * questions },
-    { item: 'sand timer', perPlayer: 1 },
+    perPlayer({ kind: 'question cards', about: questionKinds[kind].title }, rounds * questions),
+    perPlayer({ kind: 'timer' }),
   ],
   texts: {
     rules: [

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { covering } from './families/cover'
+import { covering, coversOn, type CoverState } from './families/cover'
 import { defineGame, levelOf, quietTable } from './game'
 import { dice, range, spinner, turnUp } from './source'
+import { perPlayer, perSet } from './material'
+import { deviceSpots, deviceThings } from './families/on-table'
+import { grid, onTable, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z.object({
   /** Steps of the path, from 1. Up to 6 a die serves: a number too large is rolled again. */
@@ -31,6 +34,37 @@ const engine = covering<Params>({
 const level = (id: string, title: string, to: number) =>
   levelOf<Params>(id, title, to, 'pictures', { to, write: true })
 
+const stepId = (player: number, space: number) => `step-${player}-${space + 1}`
+
+const table: Table<Params, CoverState<Params>, number> = {
+  layout: (params, players) =>
+    onTable(
+      stacked(
+        10,
+        ...range(0, players - 1).map((player) =>
+          grid(
+            range(0, params.to - 1).map((space) => ({
+              id: stepId(player, space),
+              shape: 'circle',
+              face: numeral(space + 1),
+              owner: player,
+            })),
+            params.to,
+            [16, 16],
+            4,
+          ),
+        ),
+        deviceSpots(deviceFor(params)),
+      ),
+      12,
+    ),
+  things: ({ params, boards, thrown }) => [
+    ...coversOn(boards, 'counter', stepId),
+    ...deviceThings(deviceFor(params), thrown),
+  ],
+  say: ({ turn }, space) => ({ verb: 'cover', numbers: [space + 1], spots: [stepId(turn, space)] }),
+}
+
 export const sandSteps = defineGame({
   ...engine,
   id: 'sand-steps',
@@ -51,10 +85,11 @@ export const sandSteps = defineGame({
       .slice(-2)
       .reverse()
       .map((to) => ({ change: 'fewer-spaces', amount: to, params: { ...params, to } })),
+  table,
   materials: (params) => [
-    { item: `path 1 to ${params.to}`, perPlayer: 1 },
-    { item: 'counter', perPlayer: params.to, loose: true },
-    params.to <= 6 ? { item: 'die', perSet: 1 } : { item: `spinner 1 to ${params.to}`, perSet: 1 },
+    perPlayer({ kind: 'board', name: 'path', shows: `steps 1 to ${params.to}` }),
+    perPlayer({ kind: 'counter' }, params.to),
+    params.to <= 6 ? perSet({ kind: 'die', sides: 6 }) : perSet({ kind: 'spinner', sectors: params.to }),
   ],
   texts: {
     rules: [

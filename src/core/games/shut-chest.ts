@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, heap, diceThings } from './families/on-table'
+import { beside, onTable, place, stacked, numeral, wheel, words, type SceneThing } from '../table'
 
 const paramsSchema = z.object({
   /** Where the two numbers come from. */
@@ -48,6 +51,48 @@ const level = (id: string, title: string, params: z.input<typeof paramsSchema>) 
   return levelOf<Params>(id, title, parsed.first + parsed.second, 'hidden', parsed)
 }
 
+const table = respondTable<Params>(
+  ({ form }) =>
+    onTable(
+      stacked(
+        10,
+        form === 'two-spinners'
+          ? beside(10, place('first', [48, 48]), place('second', [48, 48]))
+          : beside(10, place('first', [26, 32]), place('second', [26, 32])),
+        beside(14, place('chest', [44, 40]), place('loose', [50, 30], { label: 'beside the chest' })),
+        place('sheet', [80, 14]),
+      ),
+    ),
+  ({ params, prompt, open }) => {
+    const [first, second] = prompt
+    const out = prompt.length > 0
+    const { form } = params
+    const devices: SceneThing[] =
+      form === 'two-spinners'
+        ? [
+            lie('first', 'spinner', 'first', wheel(params.first, out ? first : null)),
+            lie('second', 'spinner', 'second', wheel(params.second, out ? second : null)),
+          ]
+        : form === 'die-and-picture'
+          ? [
+              ...diceThings(1, out ? [first] : [], 'first', 'first'),
+              lie('second', 'picture cards', 'second', out ? { kind: 'fingers', n: second } : null),
+            ]
+          : [
+              lie('first', 'number cards', 'first', out ? numeral(first) : null),
+              ...diceThings(1, out ? [second] : [], 'second', 'second'),
+            ]
+    return [
+      ...devices,
+      lie('chest', 'chest', 'chest', out ? { kind: 'chest', n: first } : null),
+      ...(out ? heap('loose', 'counter', 'loose', second) : []),
+      ...(params.record && out && !open
+        ? [lie('sentence', 'sheet', 'sheet', words(`${first} + ${second} = ${first + second}`))]
+        : []),
+    ]
+  },
+)
+
 export const shutChest = defineGame({
   ...engine,
   id: 'shut-chest',
@@ -68,21 +113,19 @@ export const shutChest = defineGame({
     ...fewer(params, 'goes', 'fewer-rounds', 4),
     ...(params.record ? [{ change: 'another-device' as const, params: { ...params, record: false } }] : []),
   ],
+  table,
   materials: ({ form, first, second, record }) => [
-    { item: 'box with a lid', perSet: 1 },
-    { item: 'counter', perSet: second, loose: true },
+    perSet({ kind: 'chest' }),
+    perSet({ kind: 'counter' }, first + second),
     ...(form === 'two-spinners'
-      ? [
-          { item: `spinner 1 to ${first}`, perSet: 1 },
-          { item: `spinner 1 to ${second}`, perSet: 1 },
-        ]
-      : [
-          { item: 'die', perSet: 1 },
-          form === 'die-and-picture'
-            ? { item: `finger cards 1 to ${second}`, perSet: 2 }
-            : { item: `chest cards 1 to ${first}`, perSet: 1 },
-        ]),
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+      ? [perSet({ kind: 'spinner', sectors: first }), perSet({ kind: 'spinner', sectors: second })]
+      : form === 'die-and-picture'
+        ? [
+            perSet({ kind: 'die', sides: first }),
+            perSet({ kind: 'picture cards', shows: 'fingers', from: 1, to: second, copies: 2 }),
+          ]
+        : [perSet({ kind: 'number cards', from: 1, to: first }), perSet({ kind: 'die', sides: second })]),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'first, added, total' })] : []),
   ],
   texts: {
     rules: [

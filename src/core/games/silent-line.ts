@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { lineUpKinds, lineUpSet, type LineUpCard } from './families/line-up'
 import { defineGame, levelOf, nextTurn, quietTable, type GameState } from './game'
-import { fewer } from './source'
+import { fewer, range } from './source'
+import { perPlayer } from './material'
+import { lie } from './families/on-table'
+import { grid, onTable, stacked, numeral, type Table, type Face } from '../table'
 
 const paramsSchema = z
   .object({
@@ -30,6 +33,59 @@ const level = (id: string, title: string, to: number, params: z.input<typeof par
     params.cards === 'tens-pictures' ? 'pictures' : 'numerals',
     paramsSchema.parse(params),
   )
+
+/** What a card of the line shows. */
+function faceOf({ item, value }: LineUpCard): Face {
+  switch (item.op) {
+    case 'add':
+      return { kind: 'sum', a: item.a, b: item.b }
+    case 'tens':
+      return { kind: 'tens', tens: item.tens, ones: item.ones }
+    case 'clock':
+      return { kind: 'clock', minutes: value % 720 }
+    default:
+      return numeral(value)
+  }
+}
+
+const table: Table<Params, State, 'find'> = {
+  layout: (_params, players) => {
+    const places = (id: string, label: string) =>
+      grid(
+        range(0, players - 1).map((i) => ({
+          id: `${id}-${i}`,
+          shape: 'square',
+          tone: 'quiet',
+          ...(i === 0 ? { label } : {}),
+        })),
+        Math.min(9, players),
+        [26, 32],
+        5,
+      )
+    return onTable(stacked(14, places('child', 'in the room'), places('line', 'the line starts here')))
+  },
+  things({ params, cards, turn, done, players }) {
+    // Who has had a go stands in the line; when all have, the whole line stands until new cards are dealt.
+    const standing = turn === 0 && done > 0 && cards.length > 0 ? players : turn
+    const sorted = cards
+      .slice(0, standing)
+      .sort((a, b) => (params.falling ? b.value - a.value : a.value - b.value))
+    return cards.map((card, child) =>
+      lie(
+        `card-${child}`,
+        'line-up cards',
+        child < standing ? `line-${sorted.indexOf(card)}` : `child-${child}`,
+        faceOf(card),
+        { owner: child },
+      ),
+    )
+  },
+  say: ({ cards, turn }) => ({
+    verb: 'find',
+    numbers: cards[turn] ? [cards[turn].value] : [],
+    spots: [`child-${turn}`],
+  }),
+}
 
 export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefined>({
   id: 'silent-line',
@@ -80,8 +136,15 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
   tooMany: () => true,
   sameLawEachGo: ({ rounds }) => ({ goes: rounds, pack: null }),
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 1),
+  table,
   materials: ({ cards, low, high }) => [
-    { item: cards === 'clocks' ? 'clock cards' : `line-up cards ${low} to ${high}`, perSet: 1 },
+    // One card a child: the pack is made for those who are there.
+    perPlayer({
+      kind: 'line-up cards',
+      shows: cards.replace('-', ' '),
+      from: cards === 'clocks' ? 0 : low,
+      to: cards === 'clocks' ? 24 : high,
+    }),
   ],
   texts: {
     rules: [

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts, steps } from './cautions'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
-import { shorterBy } from './source'
+import { shorterBy, range } from './source'
+import { perSet } from './material'
+import { lie, heap } from './families/on-table'
+import { grid, onTable, place, stacked, trackRows, numeral } from '../table'
 
 const paramsSchema = z
   .object({
@@ -45,6 +48,44 @@ const level = (
   back = false,
 ) => levelOf<Params>(id, title, to, 'objects', { by, to, things, back })
 
+const stopId = (n: number) => `stop-${n}`
+
+const table = respondTable<Params>(
+  ({ by, to, things }) =>
+    onTable(
+      things === 'rods' || things === 'tokens'
+        ? stacked(
+            4,
+            grid(
+              range(by, to, by).map((n) => ({ id: stopId(n), shape: 'square', tone: 'quiet' })),
+              Math.min(10, to / by),
+              [20, 20],
+              3,
+            ),
+            place('said', [40, 16]),
+          )
+        : stacked(
+            10,
+            trackRows(0, to, (n) => ({ id: stopId(n), shape: 'circle', face: numeral(n) }), 13, 3),
+            place('said', [40, 16]),
+          ),
+    ),
+  ({ params, prompt, open, done }) => {
+    const { by, to, things } = params
+    const up = to / by
+    // How far the count has come: up to the last multiple, then back.
+    const at = done === 0 ? 0 : ((done - 1) % tasks(params)) + 1
+    const reached = (at <= up ? at : 2 * up - at) * by
+    void prompt
+    void open
+    return things === 'rods'
+      ? range(by, reached, by).map((n) => lie(`rod-${n}`, 'rod', stopId(n), numeral(by)))
+      : things === 'tokens'
+        ? range(by, reached, by).flatMap((n) => heap(`tokens-${n}`, 'token', stopId(n), by))
+        : [lie('finger', 'track', stopId(reached), { kind: 'shade' })]
+  },
+)
+
 export const skipLines = defineGame({
   ...engine,
   id: 'skip-lines',
@@ -69,12 +110,13 @@ export const skipLines = defineGame({
       params: { ...params, to: count * params.by },
     })),
   ],
+  table,
   materials: ({ by, to, things }) => [
     things === 'rods'
-      ? { item: `rod of ${by}`, perSet: to / by }
+      ? perSet({ kind: 'rod', length: by }, to / by)
       : things === 'tokens'
-        ? { item: 'small token', perSet: to, loose: true }
-        : { item: 'number track to look at', perSet: 1 },
+        ? perSet({ kind: 'token' }, to)
+        : perSet({ kind: 'track', from: 0, to }),
   ],
   texts: {
     rules: [

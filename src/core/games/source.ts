@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { inAnyOrder, type Matters, type Chance } from '../chance/chance'
-import type { Material, Sink, Variant } from './game'
+import type { Sink, Variant } from './game'
+import { perSet, type Material } from './material'
 
 /** Where the numbers of a game come from. */
 export const diceSchema = z.object({
@@ -84,11 +85,11 @@ export function totalsOf(source: Numbers): Map<number, number> {
   return totals
 }
 
-/** What the device asks of the materials shelf. */
+/** The device among the materials of a set. */
 export function deviceOf(source: Numbers): Material {
-  if (source.kind === 'dice') return { item: 'die', perSet: source.count }
-  if (source.kind === 'spinner') return { item: `spinner 1 to ${source.sectors}`, perSet: 1 }
-  return { item: `card pack ${source.low} to ${source.high}`, perSet: 1 }
+  if (source.kind === 'dice') return perSet({ kind: 'die', sides: 6 }, source.count)
+  if (source.kind === 'spinner') return perSet({ kind: 'spinner', sectors: source.sectors })
+  return perSet({ kind: 'number cards', from: source.low, to: source.high })
 }
 
 export const sum = (numbers: readonly number[]) => {

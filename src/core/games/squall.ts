@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { tellStep, tracking } from './families/track'
+import { tellStep, tracking, markersOn, type TrackState } from './families/track'
 import { defineGame, levelOf, quietTable, type Variant } from './game'
-import { spinner, turnUp } from './source'
+import { range, spinner, turnUp } from './source'
+import { perPlayer, perSet } from './material'
+import { deviceSpots, deviceThings } from './families/on-table'
+import { onTable, stacked, trackRows, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -49,6 +52,39 @@ function variants(params: Params): Variant<Params>[] {
   return found
 }
 
+const squareId = (n: number) => `square-${n}`
+
+const table: Table<Params, TrackState<Params>, number> = {
+  layout: ({ length, penalty, sectors }) =>
+    onTable(
+      stacked(
+        14,
+        trackRows(0, length, (n) => ({
+          id: squareId(n),
+          shape: n === length ? 'island' : 'circle',
+          face: numeral(n),
+          ...(penalty.includes(n) ? { tone: 'hazard' as const } : {}),
+        })),
+        deviceSpots(spinner(sectors)),
+      ),
+      12,
+    ),
+  things: ({ params, positions, thrown }) => [
+    ...markersOn(positions, squareId),
+    ...deviceThings(spinner(params.sectors), thrown),
+  ],
+  say({ params, positions, turn }, squares) {
+    const from = positions[turn]
+    const to = Math.min(params.length, from + squares)
+    const back = params.penalty.includes(to)
+    return {
+      verb: 'move',
+      numbers: [from, to - from, back ? 0 : to],
+      spots: [...range(from + 1, to).map(squareId), ...(back ? [squareId(0)] : [])],
+    }
+  },
+}
+
 export const squall = defineGame({
   ...engine,
   id: 'squall',
@@ -65,10 +101,11 @@ export const squall = defineGame({
   goes: 'alternate',
   interaction: 'race',
   variants,
-  materials: ({ length, sectors }) => [
-    { item: `squall track to ${length}`, perSet: 1 },
-    { item: 'marker', perPlayer: 1, loose: true },
-    { item: `spinner 1 to ${sectors}`, perSet: 1 },
+  table,
+  materials: ({ length, sectors, penalty }) => [
+    perSet({ kind: 'track', from: 0, to: length, squalls: penalty }),
+    perPlayer({ kind: 'marker' }),
+    perSet({ kind: 'spinner', sectors }),
   ],
   texts: {
     rules: [

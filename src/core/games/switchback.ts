@@ -4,6 +4,9 @@ import { noRanking } from './cautions'
 import { defineGame, levelOf, quietTable } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { fewer, range } from './source'
+import { perSet } from './material'
+import { lie } from './families/on-table'
+import { hundredGrid, onTable, numeral, type Table } from '../table'
 
 const paramsSchema = z.object({
   multiple: z.number().int().min(2).max(12),
@@ -83,6 +86,22 @@ const level = (multiple: number, to: number) =>
     slips: 0,
   })
 
+const numberId = (n: number) => `number-${n}`
+
+const table: Table<Params, State, 'say'> = {
+  layout: ({ to }) =>
+    onTable(
+      hundredGrid(Math.max(100, Math.ceil(to / 10) * 10), (n) => ({
+        id: numberId(n),
+        shape: 'square',
+        face: numeral(n),
+      })),
+    ),
+  // What was said last; the grid is there to look at.
+  things: ({ said }) => (said > 0 ? [lie('said', 'hundred grid', numberId(said), { kind: 'shade' })] : []),
+  say: ({ said }) => ({ verb: 'answer', numbers: [said + 1], spots: [numberId(said + 1)] }),
+}
+
 export const switchback = defineGame<Params, State, 'say', null>({
   id: 'switchback',
   title: 'Switchback',
@@ -127,7 +146,8 @@ export const switchback = defineGame<Params, State, 'say', null>({
       ? [{ change: 'let-passing-count' as const, params: { ...params, slip: 'carry-on' as const } }]
       : []),
   ],
-  materials: () => [{ item: 'hundred grid to look at', perSet: 1 }],
+  table,
+  materials: ({ to }) => [perSet({ kind: 'hundred grid', to: Math.max(100, to) })],
   texts: {
     rules: [
       'Stand or sit in a circle and count, each one number.',

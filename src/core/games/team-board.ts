@@ -12,6 +12,9 @@ import {
 import { bestOf, defineGame, levelOf, nextTurn, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { fewer, range } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { grid, onTable, stacked, numeral, words, type Table } from '../table'
 
 const paramsSchema = z.object({
   /** A column for each, easy to hard within it: made from the class's own levels. */
@@ -70,6 +73,43 @@ const level = (id: string, title: string, columns: QuestionKindId[], rows = 3) =
     rightInTen: 9,
   })
 
+const cellId = (place: number) => `cell-${place}`
+
+const table: Table<Params, State, number> = {
+  layout: (params) =>
+    onTable(
+      stacked(
+        2,
+        grid(
+          params.columns.map((column, i) => ({
+            id: `column-${i}`,
+            shape: 'area',
+            face: words(questionKinds[column].title),
+          })),
+          params.columns.length,
+          [44, 14],
+        ),
+        grid(
+          range(0, places(params) - 1).map((place) => ({
+            id: cellId(place),
+            shape: 'square',
+            tone: 'quiet',
+          })),
+          params.columns.length,
+          [44, 22],
+        ),
+      ),
+    ),
+  // What can still be chosen shows its points; a question is read out when it is chosen.
+  things: ({ params, open }) =>
+    open.flatMap((is, place) =>
+      is
+        ? [lie(`question-${place}`, 'question cards', cellId(place), numeral(rowOf(params, place) + 1))]
+        : [],
+    ),
+  say: (_state, place) => ({ verb: 'choose', numbers: [], spots: [cellId(place)] }),
+}
+
 export const teamBoard = defineGame<Params, State, number, View>({
   id: 'team-board',
   title: 'Team Board',
@@ -104,9 +144,16 @@ export const teamBoard = defineGame<Params, State, number, View>({
   planner: ({ params }, options) =>
     bestOf(options, (place) => (rowOf(params, place) + 1) * (params.rightInTen - rowOf(params, place))),
   variants: (params): Variant<Params>[] => fewer(params, 'rows', 'fewer-rounds', 2),
+  table,
   materials: (params) => [
-    { item: `wall of ${places(params)} questions, or the class screen`, perSet: 1 },
-    { item: 'mini whiteboard with pen', perPlayer: 1 },
+    perSet(
+      {
+        kind: 'question cards',
+        about: params.columns.map((column) => questionKinds[column].title).join(', '),
+      },
+      places(params),
+    ),
+    perPlayer({ kind: 'whiteboard' }),
   ],
   texts: {
     rules: [

@@ -3,6 +3,9 @@ import type { Chance } from '../chance/chance'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range, without } from './source'
+import { perPlayer } from './material'
+import { lie, heap } from './families/on-table'
+import { beside, grid, onTable, place, stacked, numeral, type Table } from '../table'
 
 const paramsSchema = z
   .object({
@@ -154,6 +157,54 @@ function catchShare({ target, high, copies, turn }: Params): number {
 const level = (id: string, title: string, target: number, high: number, turn: number) =>
   levelOf<Params>(id, title, Math.max(target, high), 'numerals', { target, high, copies: 4, turn })
 
+const openId = (i: number) => `open-${i}`
+
+const table: Table<Params, State, Catch> = {
+  layout: ({ turn }, players) =>
+    onTable(
+      stacked(
+        12,
+        beside(
+          10,
+          place('pile', [28, 36], { label: 'pile' }),
+          grid(
+            range(0, turn - 1).map((i) => ({ id: openId(i), shape: 'area' })),
+            turn,
+            [26, 34],
+            4,
+          ),
+        ),
+        grid(
+          range(0, players - 1).map((player) => ({
+            id: `caught-${player}`,
+            shape: 'area',
+            owner: player,
+            label: 'caught',
+          })),
+          players,
+          [30, 36],
+          8,
+        ),
+      ),
+    ),
+  things: ({ unseen, under, open, piles }) => [
+    ...heap('pile', 'number cards', 'pile', unseen.length + under.length),
+    ...open.map((card, i) => lie(`card-${i}`, 'number cards', openId(i), numeral(card))),
+    ...piles.flatMap((catches, player) =>
+      heap(`caught-${player}`, 'number cards', `caught-${player}`, catches, player),
+    ),
+  ],
+  say({ open }, caught) {
+    const left = [...open]
+    const spots = caught.map((card) => {
+      const i = left.indexOf(card)
+      left[i] = Number.NaN
+      return openId(i)
+    })
+    return { verb: 'take', numbers: caught, spots }
+  },
+}
+
 export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
   id: 'tens-catch',
   title: 'Tens Catch',
@@ -196,7 +247,8 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
       ? [{ change: 'fewer-cards' as const, amount: params.high * 2, params: { ...params, copies: 2 } }]
       : []),
   ],
-  materials: ({ high, copies }) => [{ item: `card pack 1 to ${high}, ${copies} of each`, perPlayer: 1 }],
+  table,
+  materials: ({ high, copies }) => [perPlayer({ kind: 'number cards', from: 1, to: high, copies })],
   texts: {
     rules: [
       'Turn four cards.',

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { defineGame, levelOf, quietTable, type Variant } from './game'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { pack, shorterBy } from './source'
+import { perPlayer, perSet } from './material'
+import { lie, packSpots, packThings } from './families/on-table'
+import { beside, onTable, place, stacked, numeral, words } from '../table'
 
 const paramsSchema = z
   .object({
@@ -80,6 +83,28 @@ const level = (
   turn: number | null = null,
 ) => levelOf(id, title, target, 'numerals', { target, cards: { low, high, by }, turn, record: false })
 
+const table = respondTable<Params>(
+  () =>
+    onTable(
+      stacked(
+        12,
+        beside(16, place('target', [28, 36], { label: 'target' }), packSpots()),
+        place('sheet', [80, 18]),
+      ),
+    ),
+  ({ params, prompt, open, packLeft }) => {
+    const [card] = prompt
+    const { target, record } = params
+    return [
+      lie('target', 'number cards', 'target', numeral(target)),
+      ...packThings('number cards', card === undefined ? undefined : numeral(card), packLeft.length),
+      ...(record && card !== undefined && !open
+        ? [lie('sentence', 'sheet', 'sheet', words(`${card} + ${target - card} = ${target}`))]
+        : []),
+    ]
+  },
+)
+
 export const theGap = defineGame({
   id: 'the-gap',
   title: 'The Gap',
@@ -101,10 +126,11 @@ export const theGap = defineGame({
   goes: 'alternate',
   ...engine,
   variants,
-  materials: ({ target, cards, record }) => [
-    { item: `card pack ${cards.low} to ${cards.high}${cards.by > 1 ? ` in ${cards.by}s` : ''}`, perSet: 1 },
-    { item: `target card ${target}`, perSet: 1 },
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+  table,
+  materials: ({ cards, target, record }) => [
+    perSet({ kind: 'number cards', from: cards.low, to: cards.high, by: cards.by }),
+    perSet({ kind: 'number cards', from: target, to: target }),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
   texts: {
     rules: [

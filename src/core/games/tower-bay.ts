@@ -24,6 +24,9 @@ import {
   turnUp,
   type Throw,
 } from './source'
+import { perPlayer, perSet } from './material'
+import { heap, deviceSpots, deviceThings } from './families/on-table'
+import { grid, onTable, stacked, numeral, type Table } from '../table'
 
 const pickSchema = z.enum(['total', 'die-or-total'])
 
@@ -125,7 +128,7 @@ function moves(state: State): readonly Move[] {
 }
 
 function play(state: State, move: Move | null, sink?: Sink): State {
-  const { params, turn: player } = state
+  const { params, turn: player, thrown } = state
   const spaces = board(params)
   let towers = state.towers
   if (move !== null) {
@@ -141,7 +144,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   for (const owner of towers) if (owner >= 0) standing++
   const ended = standing >= (params.spaces ?? spaces.length)
   const winner = ended && params.score === 'own-colours' ? mostTowers(towers, players) : null
-  return { params, players, turn: (player + 1) % players, ended, winner, towers, thrown: [] }
+  return { params, players, turn: (player + 1) % players, ended, winner, towers, thrown }
 }
 
 /** Who built most; null if several did. */
@@ -174,6 +177,35 @@ function variants(params: Params): Variant<Params>[] {
 const level = (id: string, title: string, to: number, source: Throw) =>
   levelOf(id, title, to, 'objects', paramsSchema.parse({ source }))
 
+const spaceId = (n: number) => `space-${n}`
+
+const table: Table<Params, State, Move> = {
+  layout(params) {
+    const spaces = board(params)
+    return onTable(
+      stacked(
+        12,
+        grid(
+          spaces.map((n) => ({ id: spaceId(n), shape: 'square', face: numeral(n) })),
+          Math.min(6, spaces.length),
+          [26, 26],
+          4,
+        ),
+        deviceSpots(params.source),
+      ),
+    )
+  },
+  things: ({ params, towers, thrown }) => [
+    ...towers.flatMap((owner, i) => {
+      const n = board(params)[i]
+      const own = params.score === 'own-colours' ? owner : null
+      return owner >= 0 ? heap(`tower-${n}`, 'cube', spaceId(n), n, own) : []
+    }),
+    ...deviceThings(params.source, thrown),
+  ],
+  say: (_state, { space, cubes }) => ({ verb: 'build', numbers: [cubes], spots: [spaceId(space)] }),
+}
+
 export const towerBay = defineGame<Params, State, Move, View>({
   id: 'tower-bay',
   title: 'Tower Bay',
@@ -205,11 +237,16 @@ export const towerBay = defineGame<Params, State, Move, View>({
     return key
   },
   variants,
+  table,
   materials: (params) => [
-    { item: `tower board ${board(params)[0]} to ${board(params).at(-1)}`, perSet: 1 },
-    { item: 'cube', perSet: sum(board(params)), loose: true },
+    perSet({
+      kind: 'board',
+      name: 'tower board',
+      shows: `spaces ${board(params)[0]} to ${board(params).at(-1)}`,
+    }),
+    perSet({ kind: 'cube' }, sum(board(params))),
     deviceOf(params.source),
-    ...(params.record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+    ...(params.record ? [perPlayer({ kind: 'sheet', columns: 'numbers' })] : []),
   ],
   texts: {
     rules: [

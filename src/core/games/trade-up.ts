@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { tracking } from './families/track'
+import { tracking, type TrackState } from './families/track'
 import { defineGame, levelOf, quietTable, type Sink, type Variant } from './game'
 import { dice, range, sum, turnUp } from './source'
+import { perPlayer, perSet } from './material'
+import { heap, deviceSpots, deviceThings } from './families/on-table'
+import { beside, onTable, place, stacked, type Table } from '../table'
 
 const paramsSchema = z.object({
   tens: z.number().int().min(2).max(12),
@@ -48,6 +51,43 @@ const level = (id: string, title: string, tens: number, count: number, backwards
     backwards,
   })
 
+const table: Table<Params, TrackState<Params>, number> = {
+  layout: ({ dice: count }, players) =>
+    onTable(
+      stacked(
+        12,
+        beside(
+          14,
+          ...range(0, players - 1).map((player) =>
+            beside(
+              2,
+              place(`tens-${player}`, [66, 48], { shape: 'square', owner: player, label: 'tens' }),
+              place(`ones-${player}`, [48, 48], { shape: 'square', owner: player, label: 'ones' }),
+            ),
+          ),
+        ),
+        deviceSpots(dice(count)),
+      ),
+      12,
+    ),
+  things: ({ params, positions, thrown }) => [
+    ...positions.flatMap((value, player) => [
+      ...heap(`tens-${player}`, 'base-ten ten', `tens-${player}`, Math.floor(value / 10), player),
+      ...heap(`ones-${player}`, 'base-ten one', `ones-${player}`, value % 10, player),
+    ]),
+    ...deviceThings(dice(params.dice), thrown),
+  ],
+  say: ({ params, positions, turn }, total) => {
+    const from = positions[turn]
+    const to = params.backwards ? Math.max(0, from - total) : from + total
+    return {
+      verb: params.backwards ? 'take' : 'build',
+      numbers: [from, total, to],
+      spots: [`ones-${turn}`, `tens-${turn}`],
+    }
+  },
+}
+
 export const tradeUp = defineGame({
   ...engine,
   id: 'trade-up',
@@ -79,11 +119,12 @@ export const tradeUp = defineGame({
         : []),
     ]
   },
+  table,
   materials: ({ tens, dice: count }) => [
-    { item: 'one of the base-ten pieces', perPlayer: 20, loose: true },
-    { item: 'ten of the base-ten pieces', perPlayer: tens + 2 },
-    { item: 'place-value mat', perPlayer: 1 },
-    { item: 'die', perSet: count },
+    perPlayer({ kind: 'base-ten one' }, 20),
+    perPlayer({ kind: 'base-ten ten' }, tens + 2),
+    perPlayer({ kind: 'mat' }),
+    perSet({ kind: 'die', sides: 6 }, count),
   ],
   texts: {
     rules: [

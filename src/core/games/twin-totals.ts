@@ -3,6 +3,9 @@ import { seededChance, shuffled, type Chance } from '../chance/chance'
 import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { range, shorterBy } from './source'
+import { perSet } from './material'
+import { lie, heap } from './families/on-table'
+import { grid, onTable, stacked, type Table, type Face } from '../table'
 
 const paramsSchema = z.object({
   /** The largest total. */
@@ -32,6 +35,8 @@ interface State extends GameState {
   /** The place turned first in this go; −1: none. */
   first: number
   won: readonly number[]
+  /** Places turned in this go: they lie open until the next one begins. */
+  turned: readonly number[]
 }
 
 interface View {
@@ -95,6 +100,7 @@ function play(state: State, place: number | null, sink?: Sink): State {
       seen,
       first: place,
       won,
+      turned: [place],
     }
   const pair = totalOf(cardAt(state, first)) === total
   const now = pair ? replaced(replaced(taken, first, true), place, true) : taken
@@ -116,6 +122,7 @@ function play(state: State, place: number | null, sink?: Sink): State {
     seen,
     first: -1,
     won: count,
+    turned: [first, place],
   }
 }
 
@@ -146,6 +153,53 @@ function openPlaces({ taken, first }: State): number[] {
 const level = (id: string, title: string, to: number, pairs: number) =>
   levelOf<Params>(id, title, to, 'numerals', { to, pairs, again: true })
 
+const placeId = (place: number) => `place-${place}`
+
+const table: Table<Params, State, number> = {
+  layout: ({ pairs }, players) =>
+    onTable(
+      stacked(
+        12,
+        grid(
+          range(0, 2 * pairs - 1).map((place) => ({ id: placeId(place), shape: 'area' })),
+          Math.ceil(Math.sqrt(2 * pairs * 1.5)),
+          [26, 34],
+          4,
+        ),
+        grid(
+          range(0, players - 1).map((player) => ({
+            id: `won-${player}`,
+            shape: 'area',
+            owner: player,
+            label: 'pairs',
+          })),
+          players,
+          [30, 36],
+          8,
+        ),
+      ),
+    ),
+  things: (state, viewer) => {
+    const { params, layout, taken, turned, won } = state
+    const shown = (place: number): Face | null => {
+      if (layout.length === 0 || (viewer !== 'all' && !turned.includes(place))) return null
+      const { a, b } = cardAt(state, place)
+      return { kind: 'sum', a, b }
+    }
+    return [
+      ...range(0, 2 * params.pairs - 1).flatMap((place) =>
+        taken[place] && !turned.includes(place)
+          ? []
+          : [lie(`card-at-${place}`, 'sum cards', placeId(place), shown(place))],
+      ),
+      ...won.flatMap((pairs, player) =>
+        heap(`won-${player}`, 'sum cards', `won-${player}`, 2 * pairs, player),
+      ),
+    ]
+  },
+  say: (_state, place) => ({ verb: 'turn', numbers: [], spots: [placeId(place)] }),
+}
+
 export const twinTotals = defineGame<Params, State, number, View>({
   id: 'twin-totals',
   title: 'Twin Totals',
@@ -172,10 +226,11 @@ export const twinTotals = defineGame<Params, State, number, View>({
     seen: Array<boolean>(2 * params.pairs).fill(false),
     first: -1,
     won: Array<number>(players).fill(0),
+    turned: [],
   }),
   roll: (state, chance) =>
     state.layout.length > 0
-      ? state
+      ? { ...state, turned: [] }
       : { ...state, layout: shuffled(range(0, 2 * state.params.pairs - 1), chance) },
   moves: openPlaces,
   play,
@@ -192,7 +247,8 @@ export const twinTotals = defineGame<Params, State, number, View>({
       params: { ...params, pairs },
     })),
   ],
-  materials: ({ to, pairs }) => [{ item: `sum cards to ${to}, ${pairs} pairs`, perSet: 1 }],
+  table,
+  materials: ({ to, pairs }) => [perSet({ kind: 'sum cards', to, pairs })],
   texts: {
     rules: [
       'Lay the cards face down.',

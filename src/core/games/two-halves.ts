@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { responding } from './families/respond'
+import { responding, respondTable } from './families/respond'
 import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
+import { perPlayer, perSet } from './material'
+import { lie } from './families/on-table'
+import { onTable, place, stacked, words, groups } from '../table'
 
 const paramsSchema = z
   .object({
@@ -43,6 +46,21 @@ const engine = responding<Params>({
 const level = (id: string, title: string, low: number, high: number, record = true) =>
   levelOf<Params>(id, title, 2 * high, 'pictures', { low, high, record, count: 10 })
 
+const table = respondTable<Params>(
+  () => onTable(stacked(6, place('top', [44, 30]), place('bottom', [44, 30]), place('sheet', [80, 16]))),
+  ({ params, prompt, open }) => {
+    if (prompt.length === 0) return []
+    const [top, bottom] = prompt
+    return [
+      lie('top', 'creature halves', 'top', groups(top)),
+      lie('bottom', 'creature halves', 'bottom', groups(bottom)),
+      ...(params.record && !open
+        ? [lie('sentence', 'sheet', 'sheet', words(`${top} + ${bottom} = ${top + bottom}`))]
+        : []),
+    ]
+  },
+)
+
 export const twoHalves = defineGame({
   ...engine,
   id: 'two-halves',
@@ -62,10 +80,12 @@ export const twoHalves = defineGame({
     ...fewer(params, 'count', 'fewer-cards', 4),
     ...(params.record ? [{ change: 'another-device' as const, params: { ...params, record: false } }] : []),
   ],
-  materials: ({ low, high, record }) => [
-    { item: `creature tops ${low} to ${high}`, perSet: 2 },
-    { item: `creature bottoms ${low} to ${high}`, perSet: 2 },
-    ...(record ? [{ item: 'recording sheet', perPlayer: 1 }] : []),
+  table,
+  materials: ({ low, high, record, count }) => [
+    ...(['top', 'bottom'] as const).map((half) =>
+      perSet({ kind: 'creature halves', half, from: low, to: high }, Math.ceil(count / (high - low + 1))),
+    ),
+    ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
   texts: {
     rules: [

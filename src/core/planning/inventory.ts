@@ -1,5 +1,5 @@
 import type { Need } from './materials'
-import { isPrinted, substitutesFor, type Substitute } from './shelf'
+import { isPrinted, substitutesFor, type Substitute } from '../things'
 
 /** How many there are of each thing; what is not listed has not been counted. */
 export type Inventory = Readonly<Record<string, number>>
@@ -22,11 +22,11 @@ export function againstInventory(needs: readonly Need[], inventory: Inventory): 
   for (const { item, count } of needs)
     if (left.has(item)) left.set(item, Math.max(0, left.get(item)! - count))
   return needs.map((need) => {
-    const have = isPrinted(need.item) ? null : (inventory[need.item] ?? null)
+    const have = isPrinted(need.thing) ? null : (inventory[need.item] ?? null)
     const short = have === null ? 0 : Math.max(0, need.count - have)
     const instead: Stocked['instead'] = []
     let open = short
-    for (const substitute of substitutesFor(need.item)) {
+    for (const substitute of substitutesFor(need.thing)) {
       if (open === 0) break
       const there = left.get(substitute.item)
       if (there === 0) continue

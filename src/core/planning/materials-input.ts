@@ -3,7 +3,7 @@ import { gameIdSchema, gameOf } from '../games'
 import { splitIntoSets } from '../games/sets'
 import { againstInventory, toBuy, type Stocked } from './inventory'
 import { materialsOf, type Need } from './materials'
-import { isPrinted } from './shelf'
+import { isPrinted } from '../things'
 
 const visitSchema = z
   .object({
@@ -77,13 +77,13 @@ export function materialsFor({
   const stations = Math.max(...visits.map(({ station }) => station)) + 1
   const { all, stations: bags } = materialsOf(visits, stations, spares)
   const fetch = againstInventory(
-    all.filter(({ item }) => !isPrinted(item)),
+    all.filter(({ thing }) => !isPrinted(thing)),
     inventory,
   )
   return {
     stations: bags,
     fetch,
-    print: all.filter(({ item }) => isPrinted(item)),
+    print: all.filter(({ thing }) => isPrinted(thing)),
     shopping: fetch.flatMap((need) => (toBuy(need) > 0 ? [{ item: need.item, count: toBuy(need) }] : [])),
   }
 }

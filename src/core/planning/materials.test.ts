@@ -1,7 +1,7 @@
 import { games } from '../games'
 import { againstInventory, toBuy } from './inventory'
 import { materialsFor, materialsInputSchema } from './materials-input'
-import { isPrinted } from './shelf'
+import { nameOf, thing, thingKey } from '../things'
 
 const answer = (input: object) => materialsFor(materialsInputSchema.parse(input))
 const visit = (change: object) => ({ slot: 0, station: 0, game: 'landfall', children: 2, ...change })
@@ -55,7 +55,13 @@ test('a week: the same slot of two sessions is not at once, and pages are printe
 })
 
 describe('against the inventory', () => {
-  const need = (item: string, count: number) => ({ item, count, spare: 0 })
+  const kinds = {
+    counter: thing({ kind: 'counter' }),
+    cube: thing({ kind: 'cube' }),
+    'small token': thing({ kind: 'token' }),
+    die: thing({ kind: 'die', sides: 6 }),
+  }
+  const need = (item: keyof typeof kinds, count: number) => ({ thing: kinds[item], item, count, spare: 0 })
 
   test('enough, short by some, and what makes up for it in order, with its caution', () => {
     const [counters, dice] = againstInventory([need('counter', 60), need('die', 4)], {
@@ -91,14 +97,19 @@ describe('against the inventory', () => {
   })
 })
 
-test('every material of the catalogue is either a page or a thing: pages are named as such', () => {
-  const printed = new Set<string>()
+test('things of the catalogue are the same thing exactly where they have the same name', () => {
+  const keys = new Map<string, string>()
+  const names = new Map<string, string>()
   for (const { levels, materials } of games)
     for (const { params } of levels)
-      for (const { item } of materials(params)) if (isPrinted(item)) printed.add(item.replace(/\d+/g, '#'))
-  const page =
-    /card|board|track|sheet|grid|spinner|path|strip|table|mat|frame|line|triangle|tops|bottoms|wall|list|die with/
-  expect([...printed].filter((item) => !page.test(item))).toEqual([])
+      for (const { thing } of materials(params)) {
+        const [name, key] = [nameOf(thing), thingKey(thing)]
+        expect([name, names.get(name) ?? key]).toEqual([name, key])
+        expect([key, keys.get(key) ?? name]).toEqual([key, name])
+        names.set(name, key)
+        keys.set(key, name)
+      }
+  expect(names.size).toBeGreaterThan(100)
 })
 
 test('bad input names its field', () => {

@@ -1,4 +1,5 @@
 import type { Material } from '../games'
+import { isLoose, nameOf, type Thing } from '../things'
 
 /** What one visit needs: the game's materials and the sizes of its sets. */
 export interface SlotDemand {
@@ -11,6 +12,8 @@ export interface SlotDemand {
 }
 
 export interface Need {
+  thing: Thing
+  /** Its name, by which the shelf is counted: different things have different names. */
   item: string
   count: number
   /** Counted in `count`: one in ten, at least one, for loose things. */
@@ -20,27 +23,31 @@ export interface Need {
 /** Loose things wander: so many spares a piece, at least one. */
 const spareShare = 0.1
 
-function demandOf(demands: readonly SlotDemand[]): Map<string, { count: number; loose: boolean }> {
-  const total = new Map<string, { count: number; loose: boolean }>()
+/** How many of each thing, by its name. */
+type Demand = Map<string, { thing: Thing; count: number }>
+
+function demandOf(demands: readonly SlotDemand[]): Demand {
+  const total: Demand = new Map()
   for (const { materials, sets } of demands)
-    for (const { item, perPlayer = 0, perSet = 0, loose = false } of materials) {
+    for (const { thing, perPlayer = 0, perSet = 0 } of materials) {
       const players = sets.reduce((sum, size) => sum + size, 0)
+      const item = nameOf(thing)
       const known = total.get(item)?.count ?? 0
-      total.set(item, { count: known + perSet * sets.length + perPlayer * players, loose })
+      total.set(item, { thing, count: known + perSet * sets.length + perPlayer * players })
     }
   return total
 }
 
 /** For each item the most that is in use at once: what moves on with the slots is not counted twice. */
 function mostAtOnce(slots: readonly (readonly SlotDemand[])[], spares: number): Need[] {
-  const most = new Map<string, { count: number; loose: boolean }>()
+  const most: Demand = new Map()
   for (const demands of slots)
     for (const [item, need] of demandOf(demands))
       if (need.count > (most.get(item)?.count ?? 0)) most.set(item, need)
   return [...most]
-    .map(([item, { count, loose }]) => {
-      const spare = loose && spares > 0 ? Math.max(1, Math.floor(count * spares + 1e-9)) : 0
-      return { item, count: count + spare, spare }
+    .map(([item, { thing, count }]) => {
+      const spare = isLoose(thing) && spares > 0 ? Math.max(1, Math.floor(count * spares + 1e-9)) : 0
+      return { thing, item, count: count + spare, spare }
     })
     .sort((a, b) => (a.item < b.item ? -1 : 1))
 }

@@ -74,5 +74,15 @@ const positions = new Map(
 export const topStep = (strand: StrandId): string => strandOf(strand).steps.at(-1)!.id
 
 export { strandIds, type Step, type Strand, type StrandId } from './ladders/strand'
-export { isTrue, itemKey, largestNumber, sentenceOf, type PracticeItem } from './item'
+export {
+  isTrue,
+  itemAsked,
+  itemKey,
+  largestNumber,
+  practiceItemSchema,
+  sentenceOf,
+  timeInWords,
+  type PracticeItem,
+} from './item'
+export { slips, type Slip, type SlipReason } from './slips'
 export { placeOf } from './item-place'

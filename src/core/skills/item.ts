@@ -165,3 +165,54 @@ export function sentenceOf(item: PracticeItem): string {
       return String(item.answer)
   }
 }
+
+/** The time a clock shows, as it is said: `3 o’clock`, `half past 3`, `quarter to 4`. */
+export function timeInWords(hour: number, minute: number): string {
+  const at = hour % 12 || 12
+  if (minute === 0) return `${at} o’clock`
+  if (minute === 30) return `half past ${at}`
+  if (minute === 15) return `quarter past ${at}`
+  if (minute === 45) return `quarter to ${(at % 12) + 1}`
+  return `${at}:${String(minute).padStart(2, '0')}`
+}
+
+/** The item as it is asked, with a gap where the answer goes: what stands on a card or before the class. */
+export function itemAsked(item: PracticeItem): string {
+  switch (item.op) {
+    case 'add':
+      return `${item.a} + ${item.b} = ?`
+    case 'subtract':
+      return `${item.a} − ${item.b} = ?`
+    case 'missing':
+      return `${item.part} + ? = ${item.whole}`
+    case 'multiply':
+      return `${item.a} × ${item.b} = ?`
+    case 'factor':
+      return `${item.part} × ? = ${item.whole}`
+    case 'compare':
+      return item.ask === 'more' ? `${item.a} or ${item.b}: more?` : `${item.a} or ${item.b}: less?`
+    case 'neighbour': {
+      const by =
+        Math.abs(item.by) === 1 ? 'one' : Math.abs(item.by) === 10 ? 'ten' : String(Math.abs(item.by))
+      return `${by} ${item.by < 0 ? 'less' : 'more'} than ${item.of}?`
+    }
+    case 'tens':
+      return `${item.tens} ${item.tens === 1 ? 'ten' : 'tens'} and ${item.ones} = ?`
+    case 'count':
+      return 'How many?'
+    case 'see':
+      return 'How many did you see?'
+    case 'numeral':
+      return 'Which number?'
+    case 'say':
+      return `${item.from}, then?`
+    case 'skip':
+      return item.answer === item.by ? `Count in ${item.by}s: ?` : `${item.answer - item.by}, then?`
+    case 'order':
+      return 'Where does it belong?'
+    case 'clock':
+      return 'What time is it?'
+    case 'pattern':
+      return 'Which part repeats?'
+  }
+}

@@ -5,6 +5,7 @@ import type { Practice } from '@/core/analysis/figures'
 import { finishInSlot, usualMinutes } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf } from '@/core/games'
+import { demonstrate, type Demonstration } from '@/core/games/showing'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import type { Figures, PlanContext } from '@/core/planning/session/context'
 import { firstPlan } from '@/core/planning/session/first-plan'
@@ -52,6 +53,20 @@ export const jobs = {
   advise: (input: FiguresInput): Advice[] => {
     const parsed = analyseInputSchema.parse(input)
     return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
+  },
+
+  /** The round of a level that shows most of its rules. */
+  demonstrate: ({
+    game: id,
+    level,
+    players,
+  }: {
+    game: string
+    level: string
+    players: number
+  }): Demonstration => {
+    const game = gameOf(id)
+    return demonstrate(game, game.levels.find((one) => one.id === level)!.params, players)
   },
 
   throughHistory: ({ placed, history }: { placed: PlacedOn; history: Counted[] }) =>

@@ -46,6 +46,7 @@ class Keyboard {
   press = (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.altKey || event.metaKey || isTyping(event.target)) return
     const pressed = nameOf(event)
+    if (pressesWhatIsFocused(event)) return
     const wanted = this.first === null ? pressed : `${this.first} ${pressed}`
     this.first = null
     const usable = this.listed.filter(({ keys }) => keys.startsWith('Ctrl+') || this.isOn())
@@ -63,11 +64,17 @@ class Keyboard {
 }
 
 const nameOf = ({ key, ctrlKey, shiftKey }: KeyboardEvent): string =>
-  ctrlKey ? `Ctrl+${shiftKey ? 'Shift+' : ''}${key.toLowerCase()}` : key
+  ctrlKey ? `Ctrl+${shiftKey ? 'Shift+' : ''}${key.toLowerCase()}` : key === ' ' ? 'Space' : key
 
 /** Letters typed into a field, or read by a sheet that lies above the page, are no shortcuts. */
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   target.closest('input, textarea, select, [contenteditable], [role=dialog]') !== null
+
+/** Space and Enter belong to the button or link that has the focus. */
+const pressesWhatIsFocused = ({ key, target }: KeyboardEvent): boolean =>
+  (key === ' ' || key === 'Enter') &&
+  target instanceof HTMLElement &&
+  target.closest('button, a, summary, [role=button]') !== null
 
 export const keyboard = new Keyboard()

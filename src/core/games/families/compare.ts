@@ -1,4 +1,8 @@
 import type { Chance } from '../../chance/chance'
+import { beside, place, stacked, type Layout, type SceneThing } from '../../table'
+import type { ThingKind } from '../../things'
+import { range } from '../source'
+import { heap } from './on-table'
 import { type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface CompareState<P> extends GameState {
@@ -77,3 +81,28 @@ function alone(values: readonly number[]): number | null {
   const first = values.indexOf(most)
   return values.lastIndexOf(most) === first ? first : null
 }
+
+/** A row for each child, where its cards are turned and those it won lie, and one for cards that wait. */
+export const compareSpots = (players: number, size: readonly [number, number]): Layout =>
+  stacked(
+    6,
+    ...range(0, players - 1).map((player) =>
+      beside(
+        10,
+        place(`open-${player}`, size, { owner: player, shape: 'square', tone: 'quiet' }),
+        place(`won-${player}`, [28, 34], { owner: player, label: 'won' }),
+      ),
+    ),
+    place('waiting', [28, 34], { label: 'wait for the next round' }),
+  )
+
+/** Cards won, and cards that wait for the next round. */
+export const pilesOf = (
+  kind: ThingKind,
+  players: number,
+  waiting: number,
+  won: readonly number[],
+): SceneThing[] => [
+  ...heap('waiting', kind, 'waiting', players * waiting),
+  ...won.flatMap((rounds, player) => heap(`won-${player}`, kind, `won-${player}`, players * rounds, player)),
+]

@@ -1,4 +1,7 @@
 import type { Chance } from '../../chance/chance'
+import type { SceneThing } from '../../table'
+import type { ThingKind } from '../../things'
+import { lie } from './on-table'
 import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface CoverState<P> extends GameState {
@@ -29,8 +32,6 @@ interface CoverRules<P> {
   planner?: (view: CoverView<P>, moves: readonly number[], chance: Chance) => number
   key?: (state: CoverState<P>) => string
 }
-
-const nothing: readonly number[] = []
 
 /** Character by character: a chain asks for it at every branch. */
 function coveredKey({ boards }: { boards: readonly (readonly boolean[])[] }): string {
@@ -70,7 +71,7 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
     play(state, move, sink) {
       const { params, players, turn: player, boards, thrown } = state
       const turn = nextTurn(state)
-      if (move === null) return { params, players, turn, ended: false, boards, thrown: nothing }
+      if (move === null) return { params, players, turn, ended: false, boards, thrown }
       if (sink) rules.cover(params, move, thrown, player, sink)
       const at = boardOf(player)
       const board = replaced(boards[at], move, true)
@@ -78,7 +79,7 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
       let covered = 0
       for (const space of board) if (space) covered++
       const ended = covered >= enough
-      return { params, players, turn, ended, boards: replaced(boards, at, board), thrown: nothing }
+      return { params, players, turn, ended, boards: replaced(boards, at, board), thrown }
     },
     view: (state, player) => ({
       params: state.params,
@@ -89,3 +90,15 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
     lumpKey: rules.key ?? coveredKey,
   }
 }
+
+/** What covers the spaces of each child's board. */
+export const coversOn = (
+  boards: readonly (readonly boolean[])[],
+  kind: ThingKind,
+  spaceId: (player: number, space: number) => string,
+): SceneThing[] =>
+  boards.flatMap((board, player) =>
+    board.flatMap((covered, space) =>
+      covered ? [lie(`cover-${player}-${space}`, kind, spaceId(player, space), null, { owner: player })] : [],
+    ),
+  )

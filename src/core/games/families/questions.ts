@@ -109,7 +109,9 @@ export const questionKinds = {
     to: 100,
     ask: (chance) => {
       const a = chance.int(21, 100)
-      const b = chance.int(10, 100)
+      // Two different numbers: of equal ones neither is more.
+      const other = chance.int(10, 99)
+      const b = other < a ? other : other + 1
       return { op: 'compare', a, b, ask: 'more', answer: Math.max(a, b) }
     },
   },

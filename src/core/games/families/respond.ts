@@ -1,4 +1,5 @@
 import type { Chance } from '../../chance/chance'
+import type { Table } from '../../table'
 import { nextTurn, type SameLawEachGo, type Engine, type GameState, type Sink } from '../game'
 import { without } from '../source'
 
@@ -10,6 +11,15 @@ export interface RespondState<P> extends GameState {
   done: number
   /** What the task shows: dice, a card, or whatever the game makes of it. */
   prompt: readonly number[]
+  /** It is not answered yet. */
+  open: boolean
+  /** The tasks before it, the last one first: what of them still lies there. */
+  past: Past | null
+}
+
+interface Past {
+  prompt: readonly number[]
+  past: Past | null
 }
 
 /** The answer to the task that lies open. */
@@ -57,8 +67,10 @@ export function responding<P>(
       packLeft: packOf(params),
       done: 0,
       prompt: [],
+      open: false,
+      past: null,
     }),
-    roll({ params, players, turn, ended, winner, packLeft, done }, chance, sink) {
+    roll({ params, players, turn, ended, winner, packLeft, done, prompt: last, past: before }, chance, sink) {
       let left = packLeft
       let card = 0
       if (rules.cards) {
@@ -68,16 +80,20 @@ export function responding<P>(
         left = without(held, index)
       }
       const prompt = rules.open({ params, player: turn, players, done, chance, card }, sink)
-      return { params, players, turn, ended, winner, packLeft: left, done, prompt }
+      const past = last.length > 0 ? { prompt: last, past: before } : before
+      return { params, players, turn, ended, winner, packLeft: left, done, prompt, open: true, past }
     },
     moves: () => answering,
     play(state, _move, sink) {
-      const { params, players, turn: player, winner, packLeft, done: before, prompt } = state
+      const { params, players, turn: player, winner, packLeft, done: before, prompt, past } = state
       if (sink) rules.answer({ params, player, players, done: before, prompt }, sink)
       const done = rules.all && player < players - 1 ? before : before + 1
       const tasks = rules.tasks(params)
       const ended = tasks !== null && done >= tasks
-      return { params, players, turn: nextTurn(state), ended, winner, packLeft, done, prompt }
+      // Where one task is for all it lies open until the last has answered.
+      const open = done === before
+      const turn = nextTurn(state)
+      return { params, players, turn, ended, winner, packLeft, done, prompt, open, past }
     },
     view: ({ prompt }) => prompt,
     ...(rules.inOrder
@@ -92,3 +108,20 @@ export function responding<P>(
 }
 
 const answering = ['answer'] as const
+
+/** The prompts of tasks answered before the one that lies there now, the first one first; at most `most` of them. */
+export function pastPrompts({ past }: { past: Past | null }, most: number): (readonly number[])[] {
+  const found: (readonly number[])[] = []
+  for (let at = past; at && found.length < most; at = at.past) found.push(at.prompt)
+  return found.reverse()
+}
+
+/** The table of a game of tasks: what a task and its answer put there. */
+export const respondTable = <P>(
+  layout: Table<P, RespondState<P>, Respond>['layout'],
+  things: Table<P, RespondState<P>, Respond>['things'],
+): Table<P, RespondState<P>, Respond> => ({
+  layout,
+  things,
+  say: () => ({ verb: 'answer', numbers: [], spots: [] }),
+})

@@ -1,4 +1,6 @@
 import type { Chance } from '../../chance/chance'
+import type { SceneThing } from '../../table'
+import { lie } from './on-table'
 import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface TrackState<P> extends GameState {
@@ -55,7 +57,7 @@ export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>
       if (move === null) {
         if (sink && !resting[player]) rules.stay?.(params, at, thrown, player, sink)
         const rested = resting[player] ? replaced(resting, player, false) : resting
-        return { params, players, turn, ended: false, positions, resting: rested, thrown: nothing }
+        return { params, players, turn, ended: false, positions, resting: rested, thrown }
       }
       const { to, rest = false } = rules.land(params, at, move, player, sink)
       return {
@@ -65,7 +67,7 @@ export function tracking<P, M>(rules: TrackRules<P, M>): Engine<P, TrackState<P>
         ended: rules.finished(params, to),
         positions: replaced(positions, player, to),
         resting: rest ? replaced(resting, player, true) : resting,
-        thrown: nothing,
+        thrown,
       }
     },
     view: ({ params, positions, thrown }, player) => ({ params, position: positions[player], thrown }),
@@ -95,3 +97,7 @@ export function tellStep(
       text: `${from} ${to > from ? '+' : '−'} ${b} = ${to}`,
     })
 }
+
+/** A marker for each child on the square it stands on. */
+export const markersOn = (positions: readonly number[], squareId: (n: number) => string): SceneThing[] =>
+  positions.map((at, player) => lie(`marker-${player}`, 'marker', squareId(at), null, { owner: player }))

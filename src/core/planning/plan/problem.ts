@@ -3,6 +3,7 @@ import { gameIdSchema, gameOf } from '../../games'
 import { splitIntoSets } from '../../games/sets'
 import { fitCost, type Band } from '../../grouping/problem/fit-cost'
 import { ownBand } from '../../evidence/fit'
+import { nameOf } from '../../things'
 
 const stationModes = ['adult-led', 'adult-near', 'own', 'digital'] as const
 
@@ -209,8 +210,8 @@ export function planProblem(input: PlanInput): PlanProblem {
       }),
       sets,
       needs: input.groups.map(({ children }, g) =>
-        game.materials(level.params).flatMap(({ item, perSet = 0, perPlayer = 0 }) => {
-          const at = items.indexOf(item)
+        game.materials(level.params).flatMap(({ thing, perSet = 0, perPlayer = 0 }) => {
+          const at = items.indexOf(nameOf(thing))
           return at < 0 ? [] : [{ item: at, count: perSet * sets[g].length + perPlayer * children }]
         }),
       ),

@@ -118,7 +118,7 @@ test('what the class has not begun is not offered, and what was counted on the s
     const context = randomClass(seededChance(seed))
     const begun = { ...context, room: { ...context.room, begun: ['numerals' as const] } }
     for (const { gameId } of planFor(begun).stations) expect(strandBy.get(gameId)).toBe('numerals')
-    const without = { ...context, room: { ...context.room, inventory: { die: 0, 'card pack': 0 } } }
+    const without = { ...context, room: { ...context.room, inventory: { die: 0 } } }
     const kinds = workOut(planFor(without), without, figures).conflicts.map(({ kind }) => kind)
     expect(kinds).not.toContain('materials')
   }

@@ -8,7 +8,7 @@ import { addDays, schoolDaysBetween, weekday, type Day } from '../calendar'
 import { materialsOf } from '../materials'
 import { rotate } from '../rotation'
 import { usualCoolDown, usualNoiseLimit } from '../plan/problem'
-import { isPrinted } from '../shelf'
+import { isPrinted } from '../../things'
 import { usualAround } from '../timetable'
 import type { Figures, PlanContext, PlannedGroup, Room } from './context'
 import { levelOfGroup, misfitOf, type GroupLevel } from './levels'
@@ -255,6 +255,6 @@ function goesWith(
       sets: splitIntoSets(pupils.length, game.players),
     })),
   )
-  const needs = materialsOf(demands, all.length).all.filter(({ item }) => !isPrinted(item))
+  const needs = materialsOf(demands, all.length).all.filter(({ thing }) => !isPrinted(thing))
   return againstInventory(needs, room.inventory).every(({ short }) => short === 0)
 }

@@ -2,7 +2,7 @@ import { gameOf } from '../../games'
 import type { AdultPlace } from '../adults'
 import { againstInventory, type Stocked } from '../inventory'
 import { materialsOf, type Need, type SlotDemand } from '../materials'
-import { isPrinted } from '../shelf'
+import { isPrinted } from '../../things'
 import { timetable, type Timetable } from '../timetable'
 import type { Figures, PlanContext } from './context'
 import { misfitOf } from './levels'
@@ -117,10 +117,10 @@ export function workOut(
     showFirst: ruled ? showFirst(plan, groups, ruled.pasts) : [],
     planner: ruled?.planner ?? null,
     shelf: againstInventory(
-      materials.all.filter(({ item }) => !isPrinted(item)),
+      materials.all.filter(({ thing }) => !isPrinted(thing)),
       room?.inventory ?? {},
     ),
-    print: materials.all.filter(({ item }) => isPrinted(item)),
+    print: materials.all.filter(({ thing }) => isPrinted(thing)),
   }
 }
 

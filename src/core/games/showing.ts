@@ -1,0 +1,221 @@
+import type { PracticeItem } from '../skills'
+import type { Edit, MoveWords, Scene, Viewer } from '../table'
+import type { AnyGame } from './index'
+import { gameOf } from './index'
+import {
+  actor,
+  asks,
+  choose,
+  moveOf,
+  newRound,
+  roll,
+  sceneOf,
+  wordsFor,
+  type Notable,
+  type Round,
+} from './round'
+
+/** One picture of a round before the class: what lies on the table, what is asked, what was answered so far. */
+export interface Frame {
+  stage: 'ready' | 'device' | 'asked' | 'moved'
+  /** The round as far as this picture: rolling or choosing goes on from here. */
+  round: Round
+  scene: Scene
+  /** Whose go it is, from 0. */
+  player: number
+  /** What the device shows, one number a die. */
+  faces: readonly number[]
+  /** The question that stands open. */
+  item: PracticeItem | null
+  /** What was answered, the first one first. */
+  answered: readonly PracticeItem[]
+  /** The move of this go; null: none was to be made, or it is not known yet. */
+  move: MoveWords | null
+  /** Where the piece that moves stands before. */
+  from: string | null
+  /** There was nothing to be done in this go. */
+  waits: boolean
+  notable: readonly Notable[]
+  /** Goes begun so far. */
+  goes: number
+}
+
+/** Answers that stay in view. */
+const kept = 12
+
+/** Looks over the table: hands that only their owner sees are shown of the first player, who shows the game. */
+export const classViewer: Viewer = 0
+
+/** How many play when a game is shown: one where one can, two where they meet, a group where all take part. */
+export function playersToShow({ players, interaction, room }: AnyGame): number {
+  if (room.whole) return Math.max(players.min, Math.min(players.max, players.typical))
+  return Math.max(players.min, interaction === 'contest' || interaction === 'shared' ? 2 : 1, 1)
+}
+
+export const firstFrame = (round: Round, viewer: Viewer = classViewer): Frame => ({
+  stage: 'ready',
+  round,
+  scene: sceneOf(round, viewer),
+  player: actor(round),
+  faces: [],
+  item: null,
+  answered: [],
+  move: null,
+  from: null,
+  waits: false,
+  notable: [],
+  goes: 0,
+})
+
+/**
+ * The pictures that come next: the device, each question of the go, the move. Those of one player's part of a go.
+ * @param given what real dice showed, in place of chance
+ * @returns none where the round is over
+ * @throws {ImpossibleDevice} if the device can't give the numbers
+ */
+export function nextFrames(last: Frame, given?: readonly number[], viewer: Viewer = classViewer): Frame[] {
+  const frames: Frame[] = []
+  let { round } = last
+  if (round.phase === 'over') return []
+  let frame: Frame = { ...last, item: null, move: null, from: null, waits: false, notable: [] }
+  if (round.phase === 'roll') {
+    const { round: rolled, events } = roll(round, viewer, given)
+    round = rolled
+    const [{ faces = [], notable = [] }] = events
+    frame = {
+      ...frame,
+      stage: 'device',
+      round,
+      scene: sceneOf(round, viewer),
+      player: actor(round),
+      faces,
+      notable,
+      goes: last.goes + 1,
+    }
+    frames.push(frame)
+    if (round.phase === 'over') return frames
+  }
+  const { move, chance } = moveOf(round, choiceFor(round))
+  const said = move === null ? null : wordsFor(round, move)
+  const { round: after, events } = choose({ ...round, chance }, move, viewer)
+  const edits = events.flatMap((event) => event.edits)
+  const from = movedFrom(frame.scene, edits)
+  for (const item of asks(round, move)) {
+    frame = { ...frame, stage: 'asked', round, player: actor(round), item, move: said, from, notable: [] }
+    frames.push(frame)
+    frame = { ...frame, answered: [...frame.answered, item].slice(-kept) }
+  }
+  frames.push({
+    ...frame,
+    stage: 'moved',
+    round: after,
+    scene: sceneOf(after, viewer),
+    player: actor(round),
+    item: null,
+    move: said,
+    from,
+    waits: move === null,
+    notable: events.flatMap(({ notable = [] }) => notable),
+  })
+  return frames
+}
+
+/** A thoughtful child plays before the class, unless thinking takes too long to be watched. */
+const choiceFor = ({ game, params }: Round) => (gameOf(game).thinksLong?.(params) ? 'novice' : 'planner')
+
+function movedFrom({ things }: Scene, edits: readonly Edit[]): string | null {
+  const moved = edits.find((edit) => edit.op === 'move')
+  return moved ? (things.find(({ id }) => id === moved.id)?.at ?? null) : null
+}
+
+export interface Demonstration {
+  /** Of the round that shows most; `newRound` with it plays the same. */
+  seed: number
+  goes: number
+  /** In the order in which they come. */
+  shows: Notable[]
+  /** What this round doesn't show, with its share of the rounds tried: a share of a sample. */
+  never: { case: Notable; share: number }[]
+  /** Rounds tried. */
+  tried: number
+}
+
+/** Goes after which a round that only the time ends has been shown long enough. */
+const longEnough = 30
+
+/**
+ * The shortest round, of those tried, that shows every notable case that came up in any of them; where none
+ * does, the one that shows most.
+ * @param most rounds to try
+ */
+export function demonstrate(game: AnyGame, params: unknown, players: number, most = 150): Demonstration {
+  const counts = new Map<Notable, number>()
+  let best: { seed: number; goes: number; shows: Notable[] } | null = null
+  for (let seed = 1; seed <= most; seed++) {
+    const shows = new Map<Notable, number>()
+    let round = newRound(game.id, params, players, seed)
+    let goes = 0
+    let parts = 0
+    while (round.phase !== 'over' && goes < longEnough && parts++ < 6 * longEnough) {
+      if (round.phase === 'roll') goes++
+      const rolling = round.phase === 'roll'
+      const { move, chance } = rolling
+        ? { move: null, chance: round.chance }
+        : moveOf(round, choiceFor(round))
+      const step = rolling ? roll(round) : choose({ ...round, chance }, move)
+      for (const { notable = [] } of step.events)
+        for (const one of notable) if (!shows.has(one)) shows.set(one, goes)
+      round = step.round
+    }
+    for (const one of shows.keys()) counts.set(one, (counts.get(one) ?? 0) + 1)
+    const found = { seed, goes, shows: [...shows.keys()] }
+    if (
+      !best ||
+      found.shows.length > best.shows.length ||
+      (found.shows.length === best.shows.length && found.goes < best.goes)
+    )
+      best = found
+  }
+  const { seed, goes, shows } = best!
+  return {
+    seed,
+    goes,
+    shows,
+    never: [...counts]
+      .filter(([one]) => !shows.includes(one))
+      .map(([one, count]) => ({ case: one, share: count / most })),
+    tried: most,
+  }
+}
+
+/** The first round, of those tried, in which a case comes up, and in which go; null: in none of them. */
+export function roundWith(
+  wanted: Notable,
+  game: AnyGame,
+  params: unknown,
+  players: number,
+  from = 1,
+  most = 400,
+): { seed: number; go: number } | null {
+  let best: { seed: number; go: number } | null = null
+  for (let seed = from; seed < from + most; seed++) {
+    let round = newRound(game.id, params, players, seed)
+    let go = 0
+    let parts = 0
+    while (round.phase !== 'over' && go < (best?.go ?? longEnough) && parts++ < 6 * longEnough) {
+      const rolling = round.phase === 'roll'
+      if (rolling) go++
+      const { move, chance } = rolling
+        ? { move: null, chance: round.chance }
+        : moveOf(round, choiceFor(round))
+      const step = rolling ? roll(round) : choose({ ...round, chance }, move)
+      round = step.round
+      if (step.events.some(({ notable = [] }) => notable.includes(wanted))) {
+        if (!best || go < best.go) best = { seed, go }
+        break
+      }
+    }
+    if (best && best.go <= 1) break
+  }
+  return best
+}

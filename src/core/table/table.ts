@@ -1,0 +1,35 @@
+import type { Layout } from './layout'
+import type { SceneThing, Viewer } from './scene'
+
+/** What a move does, for words and for pointing: ui puts it into a sentence. */
+export interface MoveWords {
+  verb:
+    | 'move'
+    | 'cover'
+    | 'build'
+    | 'fill'
+    | 'mark'
+    | 'place'
+    | 'take'
+    | 'keep'
+    | 'ask'
+    | 'turn'
+    | 'choose'
+    | 'answer'
+    | 'find'
+    | 'mend'
+  numbers: readonly number[]
+  /** The spots it touches, in the order in which a finger goes over them; the last is where it ends. */
+  spots: readonly string[]
+  /** Whom it is put to. */
+  player?: number
+}
+
+/** What of a game lies on the table: the one description that screens, pictures and paper are made from. */
+export interface Table<P, S, M> {
+  /** Where things can lie. Depends on the rules alone, never on how a round goes. */
+  layout(params: P, players: number): Layout
+  /** What lies there, as far as the viewer may see it. */
+  things(state: S, viewer: Viewer): SceneThing[]
+  say(state: S, move: M): MoveWords
+}

@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { gameIdSchema, gameOf } from '@/core/games'
+import { playersToShow } from '@/core/games/showing'
+import { classIdSchema } from './classes'
+import { soFar } from './heavy/threads'
+import { NotHere, readingClass } from './use-case'
+
+const showPageSchema = classIdSchema.extend({
+  gameId: gameIdSchema,
+  levelId: z.string().max(60).optional(),
+  players: z.number().int().min(1).max(34).optional(),
+})
+
+export type ShowPage = Awaited<ReturnType<typeof showPage>>
+
+/** A game for the class screen: its level, and the round that shows most of its rules. Nothing of a child. */
+export const showPage = readingClass(showPageSchema, async (_scope, { gameId, levelId, players }) => {
+  const game = gameOf(gameId)
+  const level = levelId === undefined ? game.levels[0] : game.levels.find(({ id }) => id === levelId)
+  if (!level) throw new NotHere()
+  const playing = Math.min(game.players.max, Math.max(game.players.min, players ?? playersToShow(game)))
+  const found = await soFar('demonstrate', { game: gameId, level: level.id, players: playing })
+  return {
+    game: { id: gameId, title: game.title, summary: game.summary, talk: game.texts.talk },
+    level: { id: level.id, title: level.title },
+    levels: game.levels.map(({ id, title }) => ({ id, title })),
+    players: playing,
+    /** Null: it takes longer than a page can wait; then any round is shown. */
+    demonstration: found.state === 'done' ? found.value : null,
+  }
+})

@@ -1,0 +1,148 @@
+import type { Notable } from '@/core/games/round'
+import type { PracticeItem, SlipReason } from '@/core/skills'
+import type { MoveWords } from '@/core/table'
+
+/** What to ask the class while a question stands open. */
+export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefined): string {
+  switch (item.op) {
+    case 'add':
+      return verb === 'move' ? 'Where will it land?' : 'How many altogether?'
+    case 'subtract':
+      return verb === 'move' ? 'Where will it land?' : 'How many are left?'
+    case 'missing':
+      return 'How many are missing?'
+    case 'count':
+      return 'Count them out'
+    case 'see':
+      return 'How many did you see?'
+    case 'numeral':
+      return 'Say the number'
+    case 'say':
+    case 'skip':
+      return 'What comes next?'
+    case 'compare':
+      return item.ask === 'more' ? 'Which is more?' : 'Which is less?'
+    case 'neighbour':
+      return item.by < 0 ? 'What comes before?' : 'What comes after?'
+    case 'order':
+      return 'Where does it belong?'
+    case 'tens':
+      return 'How much is that?'
+    case 'multiply':
+      return 'How many altogether?'
+    case 'factor':
+      return 'How many times?'
+    case 'clock':
+      return 'What time is it?'
+    case 'pattern':
+      return 'Which part comes again?'
+  }
+}
+
+/** How to think about it, in a line. */
+export function hintFor(item: PracticeItem): string {
+  switch (item.op) {
+    case 'add':
+      return item.b === 0
+        ? 'None more. Tell a partner.'
+        : `Keep ${Math.max(item.a, item.b)} in your head. Tell a partner.`
+    case 'subtract':
+      return `Start at ${item.a}. Tell a partner.`
+    case 'missing':
+      return `Go on from ${item.part} to ${item.whole}. Tell a partner.`
+    case 'count':
+      return 'Touch each one once.'
+    case 'see':
+      return 'How did you see it?'
+    case 'compare':
+      return 'How do you know?'
+    case 'order':
+      return 'Which is it between?'
+    default:
+      return 'Tell a partner.'
+  }
+}
+
+/** The sentence as two parts round the gap: “11 + 6 = ”, “”. */
+export function roundTheGap(asked: string): [string, string] {
+  const [before, after = ''] = asked.split('?')
+  return [before, after]
+}
+
+/** Why an answer like that is given. */
+export const slipInWords: Record<SlipReason, string> = {
+  'counted-own': 'Counted the number started from as one.',
+  'one-too-many': 'Counted one twice.',
+  'one-missed': 'Left one out.',
+  added: 'Added where something was missing or taken away.',
+  'took-away': 'Took away where it was to be added.',
+  'forgot-the-ten': 'Left out the new ten.',
+  'kept-the-ten': 'Kept a ten that was changed.',
+  'smaller-from-larger': 'Took the smaller digit from the larger one.',
+  'ones-as-tens': 'Took ones for tens.',
+  'digits-turned': 'Turned the digits round.',
+  'looks-alike': 'Six and nine look alike.',
+  'teen-or-ty': 'Heard “-ty” for “-teen”, or the other way round.',
+  'other-way': 'Went the other way.',
+  'by-ones': 'Went on by ones.',
+  'one-group-less': 'Left out one group.',
+  'one-group-more': 'Counted one group too many.',
+  'chose-the-other': 'Chose the other one.',
+  'named-the-whole': 'Said the whole in place of the part.',
+  'next-hour': 'Named the hour that comes next.',
+  'hands-swapped': 'Took one hand for the other.',
+  'unit-too-long': 'Took a piece too much for the part that comes again.',
+  'unit-too-short': 'Left out a piece of the part that comes again.',
+}
+
+/** A case as a teacher asks for it. */
+export const caseInWords: Record<Notable, string> = {
+  waits: 'a go that waits',
+  nothing: 'a zero',
+  double: 'a double',
+  'goes-again': 'another go',
+  'sent-back': 'one sent back',
+  takes: 'cards taken',
+  'moves-the-body': 'the movement',
+  'fewer-dice': 'one die near the goal',
+  back: 'a step back',
+  beyond: 'going past the goal',
+  'covers-several': 'several covered at once',
+  ends: 'the end',
+}
+
+/** What was done, in a sentence about the player. */
+export function moveInWords({ verb, numbers }: MoveWords): string {
+  const list =
+    numbers.length > 1 ? `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}` : String(numbers[0] ?? '')
+  switch (verb) {
+    case 'move':
+      return numbers.length > 2 ? `From ${numbers[0]} to ${numbers[2]}` : `Move ${list}`
+    case 'cover':
+      return `Cover ${list}`
+    case 'build':
+      return numbers.length > 2 ? `From ${numbers[0]} to ${numbers[2]}` : `Build ${list}`
+    case 'fill':
+      return `Write ${list}`
+    case 'mark':
+      return `Mark ${list}`
+    case 'place':
+      return `Place one on ${list}`
+    case 'take':
+      return `Take ${list}`
+    case 'keep':
+      return numbers.length === 0 ? 'Keep none' : `Keep ${list}`
+    case 'ask':
+      return `Ask about ${list}`
+    case 'turn':
+      return 'Turn a card'
+    case 'choose':
+      return 'Choose a question'
+    case 'answer':
+      return ''
+    case 'find':
+      return 'Find the place'
+    case 'mend':
+      return 'Find the slip and put it right'
+  }
+}
