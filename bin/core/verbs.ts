@@ -15,6 +15,7 @@ import { checkMenu, menuInputSchema } from '@/core/planning/menu'
 import { makePlan } from '@/core/planning/plan/plan'
 import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
+import { demonstration, play, slipsOf } from './play'
 
 const groupModeSchema = z.object({ mode: z.enum(['similar', 'mixed']).default('similar') })
 
@@ -97,6 +98,12 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
   materials: (input) => materialsFor(materialsInputSchema.parse(input)),
 
   menu: (input) => checkMenu(menuInputSchema.parse(input)),
+
+  play,
+
+  demonstrate: demonstration,
+
+  slips: slipsOf,
 
   partners: (input) => partnerRounds(partnersInputSchema.parse(input)),
 }

@@ -27,7 +27,15 @@ export interface HarbourPage {
     slot: number
     from: string
     to: string
-    stations: { title: string; level: string; mode: StationMode; pennants: number[] }[]
+    stations: {
+      title: string
+      gameId: string
+      /** The level at hand now; null: nobody is there in this slot. */
+      levelId: string | null
+      level: string
+      mode: StationMode
+      pennants: number[]
+    }[]
     unlikely: { station: string; finishInSlot: number }[]
     needs: Need[]
   }
@@ -84,6 +92,8 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
         const here = now.filter(({ stationId }) => stationId === id)
         return {
           title: gameOf(gameId).title,
+          gameId,
+          levelId: here[0]?.levelId ?? null,
           level: [...new Set(here.map(({ levelTitle }) => levelTitle))].join(' · '),
           mode,
           pennants: view.groups

@@ -36,6 +36,7 @@ export interface RunVisit {
   groupId: string
   pennant: number
   level: string
+  levelId: string
   step: VisitStep
   /** Children by the set they play in; one set or none: all together. */
   seats: Seats
@@ -65,6 +66,7 @@ export interface RunPage {
   times: { from: string; to: string }[]
   stations: {
     id: string
+    gameId: string
     title: string
     mode: StationMode
     lookFor: string
@@ -115,6 +117,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       const { title, texts, players } = gameOf(gameId)
       return {
         id,
+        gameId,
         title,
         mode,
         lookFor: texts.lookFors[0],
@@ -141,6 +144,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
           groupId,
           pennant,
           level: ranged ? 'own ranges' : titleOf(levelId),
+          levelId,
           step: stepAt(levelId),
           seats,
           children: [...new Set([...seats.flat(), ...pupils])].flatMap((pupilId) => {

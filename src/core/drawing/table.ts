@@ -2,7 +2,7 @@ import type { Layout, Spot } from '../table/layout'
 import type { Scene, SceneThing } from '../table/scene'
 import { faceMarks, fixed } from './faces'
 import { box, disc, fitted, line, type Mark, type Tone } from './marks'
-import { sizeOf, thingInWords, thingMarks } from './things'
+import { covers, isLoose, sizeOf, thingInWords, thingMarks } from './things'
 
 /** A coast round (0, 0): nine points, each a little nearer or further than the last. */
 function coast(r: number): string {
@@ -40,15 +40,12 @@ const spotTone = ({ tone, shape }: Spot): Tone =>
 /** What is printed of a spot, round (0, 0). */
 function spotMarks(spot: Spot): Mark[] {
   const [width, height] = spot.size
-  const face = spot.face ? faceMarks(spot.face, width * 0.78, height * 0.78) : []
-  const label: Mark[] = spot.label
-    ? [
-        {
-          ...(fitted(spot.label, 0, height / 2 + 3, width * 1.4, 4.6, 'soft', 'words') as Mark & {
-            op: 'text'
-          }),
-        },
-      ]
+  const printed = spot.face ? faceMarks(spot.face, width * 0.78, height * (spot.head ? 0.3 : 0.78)) : []
+  const face: Mark[] = spot.head
+    ? [{ op: 'group', id: `head ${spot.id}`, x: 0, y: fixed(-height * 0.32), marks: printed }]
+    : printed
+  const label = spot.label
+    ? [fitted(spot.label, 0, height / 2 + 3.4, Math.max(width, 40), 5.4, 'soft', 'words')]
     : []
   switch (spot.shape) {
     case 'area':
@@ -68,6 +65,12 @@ function boxesOn(
   things: readonly SceneThing[],
 ): { x: number; y: number; width: number; height: number }[] {
   const [width, height] = spot.size
+  // What covers lies over everything on the spot.
+  if (things.some(covers)) {
+    const under = things.filter((one) => !covers(one))
+    const boxes = boxesOn(spot, under)
+    return things.map((one) => (covers(one) ? { x: 0, y: 0, width, height } : boxes[under.indexOf(one)]))
+  }
   if (spot.shape !== 'area') {
     // Rings lie round the number, each a little larger; everything else shares the place.
     const rings = things.every(({ kind }) => kind === 'marker')
@@ -80,12 +83,16 @@ function boxesOn(
       }))
     const columns = Math.ceil(Math.sqrt(things.length))
     const rows = Math.ceil(things.length / columns)
-    return things.map((_, i) => ({
-      x: ((i % columns) - (columns - 1) / 2) * (width / columns),
-      y: (Math.floor(i / columns) - (rows - 1) / 2) * (height / rows),
-      width: (width * 0.88) / columns,
-      height: (height * 0.88) / rows,
-    }))
+    const free = height * (spot.head ? 0.6 : 1)
+    return things.map((one, i) => {
+      const [most, tallest] = isLoose(one) ? sizeOf(one) : [width, height]
+      return {
+        x: ((i % columns) - (columns - 1) / 2) * (width / columns),
+        y: (Math.floor(i / columns) - (rows - 1) / 2) * (free / rows) + (spot.head ? height * 0.17 : 0),
+        width: Math.min(most, (width * 0.88) / columns),
+        height: Math.min(tallest, (free * 0.88) / rows),
+      }
+    })
   }
   const gap = 3
   for (let scale = 1; ; scale *= 0.92) {

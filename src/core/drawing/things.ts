@@ -5,7 +5,18 @@ import { box, disc, line, playerTone, type Mark, type Tone } from './marks'
 
 /** How a kind of thing is drawn where nothing else is said. */
 type Form =
-  'card' | 'die' | 'wheel' | 'disc' | 'ring' | 'heap' | 'cubes' | 'pins' | 'clock' | 'paper' | 'object'
+  | 'sketch'
+  | 'card'
+  | 'die'
+  | 'wheel'
+  | 'disc'
+  | 'ring'
+  | 'heap'
+  | 'cubes'
+  | 'pins'
+  | 'clock'
+  | 'paper'
+  | 'object'
 
 const formOf: Partial<Record<ThingKind, Form>> = {
   die: 'die',
@@ -31,7 +42,18 @@ const formOf: Partial<Record<ThingKind, Form>> = {
   'base-ten ten': 'object',
   pin: 'pins',
   clock: 'clock',
+  timer: 'sketch',
+  ball: 'sketch',
+  cup: 'sketch',
+  screen: 'sketch',
 }
+
+/** True for what lies over other things and hides them. */
+export const covers = ({ kind }: SceneThing): boolean => kind === 'cup' || kind === 'screen'
+
+/** True for things that lie in heaps: they are drawn no larger than they like to be. */
+export const isLoose = ({ kind, many }: SceneThing): boolean =>
+  many !== undefined && ['heap', 'cubes', 'pins', 'object', 'disc'].includes(formOf[kind] ?? 'paper')
 
 /** Width and height that a thing likes to have, in millimetres. */
 export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
@@ -50,10 +72,14 @@ export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
     case 'disc':
     case 'ring':
       return many > 1 ? [Math.min(5, many) * 8, Math.ceil(many / 5) * 8] : [10, 10]
+    case 'sketch':
+      return [20, 18]
+    case 'pins':
+      return [Math.min(5, many) * 11, many > 5 ? 44 : 22]
     case 'heap':
-    case 'cubes':
-    case 'pins': {
+    case 'cubes': {
       const blocks = Math.ceil(many / 10)
+      if (face?.kind === 'chain') return [14, 14]
       return [Math.min(5, many) * 7 * Math.min(2, blocks), (many > 5 ? 14 : 7) * Math.ceil(blocks / 2)]
     }
     case 'clock':
@@ -63,8 +89,8 @@ export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
     case 'paper':
       if (face?.kind === 'frame') return [50, face.cells === 5 ? 11 : face.cells === 10 ? 21 : 45]
       if (face?.kind === 'chest') return [32, 28]
-      if (face?.kind === 'numeral') return [14, 12]
-      return [34, 12]
+      if (face?.kind === 'numeral') return [30, 26]
+      return [46, 14]
   }
 }
 
@@ -117,6 +143,31 @@ function cardMarks({ face, many = 1 }: SceneThing, width: number, height: number
   ]
 }
 
+/** What has no face of its own, by its outline. */
+function sketchMarks(kind: ThingKind, side: number): Mark[] {
+  const r = side * 0.42
+  const at = (x: number, y: number) => `${fixed(x * r)} ${fixed(y * r)}`
+  switch (kind) {
+    case 'timer':
+      return [
+        line(`M${at(-0.7, -1)}L${at(0.7, -1)}L${at(-0.7, 1)}L${at(0.7, 1)}Z`, 'ink', 0.6, 'sheet'),
+        line(`M${at(-0.35, 0.5)}L${at(0.35, 0.5)}L${at(0.7, 1)}L${at(-0.7, 1)}Z`, 'none', 0, 'accent'),
+      ]
+    case 'ball':
+      return [
+        disc(0, 0, r, 'water', 'ink', 0.6),
+        line(`M${at(-0.9, -0.2)}Q${at(0, 0.4)} ${at(0.9, -0.2)}`, 'ink', 0.4),
+      ]
+    case 'cup':
+      return [line(`M${at(-0.75, -1)}L${at(0.75, -1)}L${at(1, 1)}L${at(-1, 1)}Z`, 'ink', 0.6, 'water')]
+    default:
+      return [
+        box(0, 0, side, side * 0.9, 1, 'water', 'ink', 0.6),
+        line(`M${at(-0.4, -1)}V${fixed(r)}M${at(0.4, -1)}V${fixed(r)}`, 'ink', 0.4),
+      ]
+  }
+}
+
 /** A thing round (0, 0) in a box of so many millimetres. */
 export function thingMarks(one: SceneThing, width: number, height: number): Mark[] {
   const { kind, face, owner, many = 1 } = one
@@ -148,9 +199,12 @@ export function thingMarks(one: SceneThing, width: number, height: number): Mark
     case 'heap':
       return inFives(many, width, height, (x, y, size) => disc(x, y, size * 0.38, 'accent', 'ink', 0.35))
     case 'cubes':
+      if (face) return faceMarks(face, width, height)
       return inFives(many, width, height, (x, y, size) =>
         box(x, y, size * 0.86, size * 0.86, size * 0.1, owner === null ? 'water' : tone, 'ink', 0.35),
       )
+    case 'sketch':
+      return sketchMarks(kind, side)
     case 'pins':
       return inFives(many, width, height, (x, y, size) =>
         box(x, y, size * 0.44, size * 0.9, size * 0.2, 'water', 'ink', 0.4),

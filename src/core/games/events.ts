@@ -15,7 +15,14 @@ export const gameEventSchema = z.discriminatedUnion('kind', [
   /** An adult or a caller says or shows something to all. */
   z.object({ kind: z.literal('called'), player, words: z.string() }),
   /** A practice item was worked out, by counting `steps` on from a number, or all of them. */
-  z.object({ kind: z.literal('answered'), player, item: practiceItemSchema, steps: z.number() }),
+  z.object({
+    kind: z.literal('answered'),
+    player,
+    item: practiceItemSchema,
+    steps: z.number(),
+    /** It holds what only one who keeps a secret knows: told to nobody else. */
+    secret: z.literal(true).optional(),
+  }),
   z.object({ kind: z.literal('moved'), player, from: z.number(), to: z.number(), squares: z.number() }),
   z.object({ kind: z.literal('built'), player, cubes: z.number(), space: z.number() }),
   /** A token, marker or card laid on a space. */

@@ -54,7 +54,9 @@ function tell({ fact, record }: Params, x: number, number: number, player: numbe
       steps: 0,
     })
   const answer = Math.max(x, number)
-  sink({ kind: 'answered', player, item: { op: 'compare', a: number, b: x, ask: 'more', answer }, steps: 0 })
+  const item = { op: 'compare' as const, a: number, b: x, ask: 'more' as const, answer }
+  // Who holds the number compares; the others hear yes or no.
+  sink({ kind: 'answered', player, item, steps: 0, secret: true })
   sink({ kind: 'explained', player })
   if (record) sink({ kind: 'wrote', player, what: 'numeral', text: `${number > x ? '>' : '≤'} ${x}` })
 }

@@ -44,10 +44,10 @@ const table = respondTable<Params>(
       stacked(
         12,
         grid(
-          range(0, high).map((n) => ({ id: netId(n), shape: 'square', label: String(n) })),
+          range(0, high).map((n) => ({ id: netId(n), shape: 'square', face: numeral(n), head: true })),
           high > 10 ? 7 : 6,
-          [26, 26],
-          8,
+          [30, 32],
+          4,
         ),
         packSpots(),
       ),

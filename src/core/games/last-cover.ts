@@ -109,8 +109,8 @@ const table: Table<Params, State, number> = {
     const { path, pool } = boardOf(params)
     const answers = grid(
       pool.map((answer, space) => ({ id: answerId(space), shape: 'circle', face: numeral(answer) })),
-      Math.ceil(Math.sqrt(pool.length * 1.6)),
-      [13, 13],
+      Math.ceil(Math.sqrt(pool.length * 2.6)),
+      [11, 11],
     )
     return onTable(
       stacked(

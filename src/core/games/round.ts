@@ -87,11 +87,14 @@ export const movesOf = ({ game, state, phase }: Round): readonly unknown[] =>
 /** A move in words and spots. */
 export const wordsFor = ({ game, state }: Round, move: unknown) => gameOf(game).table.say(state, move)
 
-/** What the child works out with a move (null: with no move to make), in order. */
+/**
+ * What the child works out with a move (null: with no move to make), in order; not what only the keeper of a
+ * secret works out.
+ */
 export function asks({ game, state }: Round, move: unknown): PracticeItem[] {
   const items: PracticeItem[] = []
   gameOf(game).play(state, move, (event: GameEvent) => {
-    if (event.kind === 'answered' && event.player === state.turn) items.push(event.item)
+    if (event.kind === 'answered' && event.player === state.turn && !event.secret) items.push(event.item)
   })
   return items
 }
@@ -197,7 +200,7 @@ export function choose(round: Round, move: unknown, viewer: Viewer = 'table'): S
     acted: goesOn ? acted : 0,
   }
   const events: RoundEvent[] = heard.flatMap((event): RoundEvent[] =>
-    event.kind === 'answered'
+    event.kind === 'answered' && (viewer === 'all' || !event.secret)
       ? [
           { kind: 'asked', actor: event.player, item: event.item, edits: [] },
           { kind: 'answered', actor: event.player, item: event.item, edits: [] },

@@ -1,5 +1,5 @@
 import type { PracticeItem } from '../skills'
-import type { Edit, MoveWords, Scene, Viewer } from '../table'
+import type { Edit, Layout, MoveWords, Scene, Viewer } from '../table'
 import type { AnyGame } from './index'
 import { gameOf } from './index'
 import {
@@ -101,7 +101,17 @@ export function nextFrames(last: Frame, given?: readonly number[], viewer: Viewe
   const edits = events.flatMap((event) => event.edits)
   const from = movedFrom(frame.scene, edits)
   for (const item of asks(round, move)) {
-    frame = { ...frame, stage: 'asked', round, player: actor(round), item, move: said, from, notable: [] }
+    frame = {
+      ...frame,
+      stage: 'asked',
+      round,
+      scene: gameOf(round.game).table.turnsFirst ? sceneOf(after, viewer) : frame.scene,
+      player: actor(round),
+      item,
+      move: said,
+      from,
+      notable: [],
+    }
     frames.push(frame)
     frame = { ...frame, answered: [...frame.answered, item].slice(-kept) }
   }
@@ -219,3 +229,24 @@ export function roundWith(
   }
   return best
 }
+
+/** A game in one picture: its table at a level after a few goes of a seeded round. */
+export function pictureOf(game: AnyGame, params: unknown): { layout: Layout; scene: Scene } {
+  const players = Math.min(6, playersToShow(game))
+  // Each game has luck of its own.
+  const seed = [...game.id].reduce((sum, letter) => sum + letter.charCodeAt(0), 0)
+  let frame = firstFrame(newRound(game.id, params, players, seed))
+  let best = frame
+  // Of the pictures of the first goes the one with most to see; the middle of a game beats its beginning.
+  for (let parts = 0; parts < 6 * players; parts++) {
+    const frames = nextFrames(frame)
+    if (frames.length === 0) break
+    for (const one of frames) if (seen(one) >= seen(best)) best = one
+    frame = frames.at(-1)!
+    if (frame.goes >= 4 && frame.round.phase !== 'choose') break
+  }
+  return { layout: game.table.layout(params, players), scene: best.scene }
+}
+
+const seen = ({ scene: { things } }: Frame) =>
+  things.reduce((sum, { face, many = 1 }) => sum + (face ? 2 : 1) + Math.min(4, many) / 4, 0)

@@ -186,9 +186,9 @@ const table: Table<Params, State, Move> = {
       stacked(
         12,
         grid(
-          spaces.map((n) => ({ id: spaceId(n), shape: 'square', face: numeral(n) })),
+          spaces.map((n) => ({ id: spaceId(n), shape: 'square', face: numeral(n), head: true })),
           Math.min(6, spaces.length),
-          [26, 26],
+          [28, 34],
           4,
         ),
         deviceSpots(params.source),

@@ -197,6 +197,7 @@ const table: Table<Params, State, number> = {
       ),
     ]
   },
+  turnsFirst: true,
   say: (_state, place) => ({ verb: 'turn', numbers: [], spots: [placeId(place)] }),
 }
 

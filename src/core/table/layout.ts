@@ -9,6 +9,8 @@ export interface Spot {
   shape: 'circle' | 'square' | 'island' | 'area'
   /** What is printed in it. */
   face?: Face
+  /** What is printed stands at the head of the place, and things lie below it. */
+  head?: true
   tone?: 'hazard' | 'wild' | 'quiet'
   /** Whose place it is. */
   owner?: number
@@ -106,10 +108,20 @@ export function ring(
 ): Layout {
   const [width, height] = size
   const count = spots.length
-  // As wide as the middle asks, and long enough for all.
-  const across = Math.max(Math.ceil((middle.width + gap) / (width + gap)), Math.ceil(count / 4)) + 2
-  const down = Math.max(0, Math.ceil((count - 2 * across) / 2))
-  const rows = Math.max(down, Math.ceil((middle.height + gap) / (height + gap))) + 2
+  const fits = (across: number, rows: number) =>
+    (across - 2) * (width + gap) - gap >= middle.width && (rows - 2) * (height + gap) - gap >= middle.height
+  // A rectangle with as many places as are wanted, if the middle fits into one; else a larger one with gaps.
+  const widths = Array.from({ length: Math.max(0, Math.floor(count / 2) - 2) }, (_, i) => i + 3)
+  const exact = widths
+    .map((across) => ({ across, rows: count / 2 + 2 - across }))
+    .filter(({ across, rows }) => Number.isInteger(rows) && rows >= 3 && fits(across, rows))
+    .sort((a, b) => Math.abs(a.across - 1.6 * a.rows) - Math.abs(b.across - 1.6 * b.rows))[0]
+  const wide = Math.max(Math.ceil((middle.width + gap) / (width + gap)), Math.ceil(count / 4)) + 2
+  const { across, rows } = exact ?? {
+    across: wide,
+    rows:
+      Math.max(Math.ceil((count - 2 * wide) / 2), Math.ceil((middle.height + gap) / (height + gap)), 1) + 2,
+  }
   const x = (column: number) => column * (width + gap) + width / 2
   const y = (line: number) => line * (height + gap) + height / 2
   const edge: [number, number][] = []

@@ -32,4 +32,6 @@ export interface Table<P, S, M> {
   /** What lies there, as far as the viewer may see it. */
   things(state: S, viewer: Viewer): SceneThing[]
   say(state: S, move: M): MoveWords
+  /** What a move turns up is seen before it is worked out: a card turned, then added. */
+  turnsFirst?: boolean
 }

@@ -1,8 +1,11 @@
 import Link from 'next/link'
 import type { Spread } from '@/core/analysis/figures'
+import { gameOf } from '@/core/games'
+import { pictureOf } from '@/core/games/showing'
 import type { Action } from '@/server/answer'
 import type { gamePage, stopWaiting as stop } from '@/server/games'
 import type { LevelFigures } from '@/server/heavy/jobs'
+import { Board } from '../board/board'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
 import { oneDecimal, inHundred } from '../words'
@@ -39,9 +42,14 @@ export function GamePage({
           <h1>{analysis ? headingOf(analysis) : headingSoFar(page)}</h1>
           <p>{game.summary}</p>
         </div>
-        <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
-          Put in plan
-        </Link>
+        <div className="headline-buttons">
+          <Link className="btn btn-quiet" href={`/c/${classId}/show/${game.id}?level=${level.id}`}>
+            Show
+          </Link>
+          <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
+            Put in plan
+          </Link>
+        </div>
       </div>
       {page.refused.length > 0 && (
         <div className="problem" role="alert">
@@ -88,6 +96,7 @@ export function GamePage({
           {analysis && <Figures analysis={analysis} slot={slot} byChance={page.byChance} />}
         </div>
         <div className="game-side">
+          <Picture gameId={game.id} levelId={level.id} title={`${game.title}, ${level.title}`} />
           <h2 className="section">Make it work harder</h2>
           {advice.state === 'done' ? (
             <AdviceList
@@ -137,6 +146,17 @@ export function GamePage({
         </div>
       </div>
     </>
+  )
+}
+
+/** The table after a few goes. */
+function Picture({ gameId, levelId, title }: { gameId: string; levelId: string; title: string }) {
+  const game = gameOf(gameId)
+  const { layout, scene } = pictureOf(game, game.levels.find(({ id }) => id === levelId)!.params)
+  return (
+    <div className="game-table">
+      <Board layout={layout} scene={scene} name={title} />
+    </div>
   )
 }
 

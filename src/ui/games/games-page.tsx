@@ -73,6 +73,8 @@ function Row({ row, classId, filter }: { row: GameRow; classId: string; filter: 
   const { slotMinutes } = filter
   return (
     <li>
+      {/* eslint-disable-next-line @next/next/no-img-element -- a drawing, not a photograph to be scaled */}
+      <img className="game-picture" src={`/pictures/${row.id}/${row.levelId}`} alt="" loading="lazy" />
       <div className="grow">
         <Link
           className="game-link"

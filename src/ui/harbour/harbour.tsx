@@ -90,6 +90,25 @@ export function Harbour({
                   List
                 </Link>
               </li>
+              <li>
+                <div className="grow">
+                  <strong>Show the games</strong>
+                  <div className="small">
+                    {session.stations.map(({ title, gameId, levelId }, position) => (
+                      <span key={position}>
+                        {position > 0 && ' · '}
+                        <Link
+                          href={`/c/${classId}/show/${gameId}${levelId === null ? '' : `?level=${levelId}`}`}
+                          aria-label={`Show ${title}`}
+                          prefetch={false}
+                        >
+                          {title}
+                        </Link>
+                      </span>
+                    ))}
+                  </div>
+                </div>
+              </li>
             </ul>
             <h2 className="section">Children to look at</h2>
             {page.toLookAt.length === 0 && (

@@ -32,6 +32,7 @@ export function Stations({
       <ol className="rows">
         {stations.map(({ id, gameId, mode, places }, position) => (
           <li key={id}>
+            <PlannedPicture view={view} stationId={id} gameId={gameId} />
             <div className="grow">
               <div className="station-line">
                 <Form.Select
@@ -90,6 +91,18 @@ export function Stations({
         </p>
       ))}
     </aside>
+  )
+}
+
+/** What lies on the station's table, at the level played there first. */
+function PlannedPicture({ view, stationId, gameId }: { view: PlanView; stationId: string; gameId: string }) {
+  const levelId =
+    view.visits.find((visit) => visit.stationId === stationId)?.levelId ??
+    view.stations.find(({ id }) => id === stationId)?.levels[0]?.id
+  if (levelId === undefined) return null
+  return (
+    // eslint-disable-next-line @next/next/no-img-element -- a drawing, not a photograph to be scaled
+    <img className="game-picture" src={`/pictures/${gameId}/${levelId}`} alt="" loading="lazy" />
   )
 }
 

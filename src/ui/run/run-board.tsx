@@ -173,6 +173,7 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
         {stations.map((station, position) => (
           <StationColumn
             key={station.id}
+            classId={classId}
             station={station}
             number={position + 1}
             visits={visits.filter(({ stationId }) => stationId === station.id)}

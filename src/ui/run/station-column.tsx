@@ -18,6 +18,7 @@ type Child = RunVisit['children'][number]
 
 /** One station in the slot under way: what is marked, what to look for, a row for each child. */
 export function StationColumn({
+  classId,
   station,
   number,
   visits,
@@ -30,6 +31,7 @@ export function StationColumn({
   onTap,
   onOpen,
 }: {
+  classId: string
   station: RunPage['stations'][number]
   number: number
   visits: RunVisit[]
@@ -51,7 +53,15 @@ export function StationColumn({
           <Pennant key={pennant} number={pennant} label />
         ))}
       </div>
-      <div className="tiny muted">{modeInWords[station.mode]}</div>
+      <div className="tiny muted">
+        {modeInWords[station.mode]} ·{' '}
+        <a
+          href={`/c/${classId}/show/${station.gameId}${visits[0] ? `?level=${visits[0].levelId}` : ''}`}
+          aria-label={`Show ${station.title}`}
+        >
+          show
+        </a>
+      </div>
       <div className="look-for tiny">{station.lookFor}</div>
       <div className="early tiny">
         <strong>Done early?</strong> {station.finishEarly}

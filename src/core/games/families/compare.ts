@@ -93,7 +93,7 @@ export const compareSpots = (players: number, size: readonly [number, number]): 
         place(`won-${player}`, [28, 34], { owner: player, label: 'won' }),
       ),
     ),
-    place('waiting', [28, 34], { label: 'wait for the next round' }),
+    place('waiting', [28, 34], { label: 'waiting' }),
   )
 
 /** Cards won, and cards that wait for the next round. */
