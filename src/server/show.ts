@@ -15,9 +15,7 @@ export type ShowPage = Awaited<ReturnType<typeof showPage>>
 
 /** A game for the class screen: its level, and the round that shows most of its rules. Nothing of a child. */
 export const showPage = readingClass(showPageSchema, async (_scope, { gameId, levelId, players }) => {
-  const game = gameOf(gameId)
-  const level = levelId === undefined ? game.levels[0] : game.levels.find(({ id }) => id === levelId)
-  if (!level) throw new NotHere()
+  const { game, level } = levelAsked({ gameId, levelId })
   const playing = Math.min(game.players.max, Math.max(game.players.min, players ?? playersToShow(game)))
   const found = await soFar('demonstrate', { game: gameId, level: level.id, players: playing })
   return {
@@ -29,3 +27,23 @@ export const showPage = readingClass(showPageSchema, async (_scope, { gameId, le
     demonstration: found.state === 'done' ? found.value : null,
   }
 })
+
+export type TryPage = Awaited<ReturnType<typeof tryPage>>
+
+/** A game to be played at this screen: its level and who can play. Nothing of a child. */
+export const tryPage = readingClass(showPageSchema.omit({ players: true }), async (_scope, input) => {
+  const { game, level } = levelAsked(input)
+  return {
+    game: { id: game.id, title: game.title, players: game.players },
+    level: { id: level.id, title: level.title },
+    levels: game.levels.map(({ id, title }) => ({ id, title })),
+  }
+})
+
+/** @throws {NotHere} if the game has no such level */
+function levelAsked({ gameId, levelId }: { gameId: string; levelId?: string }) {
+  const game = gameOf(gameId)
+  const level = levelId === undefined ? game.levels[0] : game.levels.find(({ id }) => id === levelId)
+  if (!level) throw new NotHere()
+  return { game, level }
+}

@@ -58,7 +58,7 @@ export function buildGoChain(
   const key = game.lumpKey
   if (!key) return null
   const first = game.setup(params, players) as GameState
-  const index = new Map([[key(first), 0]])
+  const index = new Map([[key(first, choice), 0]])
   const states: GameState[] = [first]
   const outcomes = new Outcomes()
   const start: number[] = [0]
@@ -71,7 +71,7 @@ export function buildGoChain(
     left -= branches.length
     const merged = new Map<number, { probability: number; next: number; outcome: number }>()
     for (const { probability, result } of branches) {
-      const next = result.next.ended ? -1 : place(key(result.next), result.next)
+      const next = result.next.ended ? -1 : place(key(result.next, choice), result.next)
       if (states.length > limit) return null
       const outcome = outcomes.place(result.outcome)
       const both = outcome * (limit + 2) + next

@@ -57,7 +57,11 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
     if (event.kind === 'answered') items.add(event.item, 1)
   })
   const timeBoxed = game.sameLawEachGo?.(params).goes === null
-  const racing = (game.interaction === 'race' || game.interaction === 'contest') && players > 1
+  // Where every go has one law all turn at once, or nobody's turn differs from another's: nobody begins.
+  const racing =
+    (game.interaction === 'race' ||
+      (game.interaction === 'contest' && !game.sameLawEachGo && !game.lumpKey)) &&
+    players > 1
   const tally = new Tally(games, racing)
 
   const isEnough = () => tally.allGoes >= MOST_GOES && tally.games >= HOPELESS

@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { inAnyOrder } from '../chance/chance'
+import { inAnyOrder, type Chance } from '../chance/chance'
 import { comparing, compareSpots, pilesOf, type CompareState } from './families/compare'
 import { defineGame, levelOf, quietTable } from './game'
-import { fewer } from './source'
+import { fewer, range } from './source'
 import { perSet } from './material'
 import { lie } from './families/on-table'
 import { onTable, numeral, type Table, type Face } from '../table'
@@ -21,10 +21,30 @@ type Params = z.infer<typeof paramsSchema>
 const worthOf = (rule: Params['rule'], [a, b = 0]: readonly number[]) =>
   rule === 'difference' ? Math.abs(a - b) : a + b
 
+const sets = new Map<number, readonly (readonly number[])[]>()
+
+/** A set of dominoes to a double: every pair of numbers once, blanks too. */
+function dominoes(high: number): readonly (readonly number[])[] {
+  const known = sets.get(high)
+  if (known) return known
+  const made = range(0, high).flatMap((a) => range(a, high).map((b) => [b, a]))
+  sets.set(high, made)
+  return made
+}
+
+/** One domino of those that nobody has turned in this round. */
+function dominoFrom(high: number, chance: Chance, turned: readonly (readonly number[])[]): readonly number[] {
+  const left = dominoes(high).filter((tile) => !turned.includes(tile))
+  return left[chance.int(0, left.length - 1)]
+}
+
 const engine = comparing<Params>({
   rounds: ({ rounds }) => rounds,
-  cards({ high, rule }, chance, player, sink) {
-    const cards = inAnyOrder(chance, rule === 'before-and-after' ? 1 : 2, 1, high)
+  cards({ high, rule, show }, chance, player, sink, turned) {
+    const cards =
+      show === 'dominoes'
+        ? dominoFrom(high, chance, turned)
+        : inAnyOrder(chance, rule === 'before-and-after' ? 1 : 2, 1, high)
     if (player === 0) sink?.({ kind: 'drew', player, card: cards[0] })
     return cards
   },

@@ -150,10 +150,10 @@ const table: Table<Params, State, number> = {
       ),
     ),
   ],
-  say: ({ rows, turn }, card) => ({
-    verb: 'take',
-    numbers: [card],
-    spots: [rowId(turn, Math.max(0, rows[turn].indexOf(card)))],
+  say: ({ rows, turn }, index) => ({
+    verb: 'let-go',
+    numbers: index < 0 ? [] : [rows[turn][index]],
+    spots: index < 0 ? [] : [rowId(turn, index)],
   }),
 }
 
@@ -196,7 +196,11 @@ export const cardRun = defineGame<Params, State, number, View>({
     return bestOf(options, (index) => -least(params, expected, maskOf(without(row, index))))
   },
   // Cards of one number beyond the first are only there to be let go.
-  lumpKey: ({ rows }) => rows.map((row) => `${row.length}:${maskOf(row)}`).join(),
+  // Best play looks at the different numbers alone; a beginner may let any of equal ones go.
+  lumpKey: ({ rows }, choice) =>
+    choice === 'planner'
+      ? rows.map((row) => `${row.length}:${maskOf(row)}`).join()
+      : rows.map((row) => row.join('.')).join(),
   variants: (params): Variant<Params>[] =>
     params.row > 3
       ? [{ change: 'fewer-cards', amount: params.row - 1, params: { ...params, row: params.row - 1 } }]

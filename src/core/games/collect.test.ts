@@ -1,7 +1,8 @@
+import { isTrue } from '../skills'
 import { gameOf } from './index'
 import { go, start } from './testing/script'
 import { fairShares, fiveInLineCards } from './families/board-maker'
-import { sentenceFor, waysToMake } from './families/cover-ways'
+import { workedOut, waysToMake } from './families/cover-ways'
 
 test('Pebble Count: two dice, 5 and 2: add, count out seven, write 7', () => {
   const { items, written } = go('pebble-count', start('pebble-count', { level: 'two-dice' }), [5, 2])
@@ -94,7 +95,10 @@ describe('Low Tide', () => {
     const mask = 0b100001010
     expect(waysToMake(9, 7, 9, true)).toContain(mask)
     for (const way of waysToMake(5, 7, 5, true)) {
-      const parts = sentenceFor(way, 7, true).split(' ')
+      const { text, items } = workedOut(way, 7)
+      expect(items.map(({ answer }) => answer).at(-1) ?? 7).toBe(7)
+      expect(items.every(isTrue)).toBe(true)
+      const parts = text.split(' ')
       let value = Number(parts[0])
       for (let i = 1; i < parts.length; i += 2) {
         const number = Number(parts[i + 1])

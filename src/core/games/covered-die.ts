@@ -100,6 +100,13 @@ const table = respondTable<Params>(
         : []),
     ]
   },
+  ({ look }, [seen, covered]) => ({
+    things: [
+      lie('die-0', 'die', 'seen', seen <= 9 ? pips(seen) : numeral(seen)),
+      lie('die-1', 'die', 'cup', covered <= 9 ? pips(covered) : numeral(covered)),
+    ],
+    milliseconds: 1000 * look,
+  }),
 )
 
 export const coveredDie = defineGame({

@@ -10,6 +10,11 @@ import { perPlayer, perSet } from './material'
 import { lie, deviceSpots, deviceThings } from './families/on-table'
 import { beside, grid, onTable, stacked, numeral, type Table } from '../table'
 
+const mostOf = (source: Numbers) =>
+  source.kind === 'dice' ? 6 * source.count : source.kind === 'spinner' ? source.sectors : source.high
+const leastOf = (source: Numbers) =>
+  source.kind === 'dice' ? source.count : source.kind === 'spinner' ? 1 : source.low
+
 const paramsSchema = z
   .object({
     source: numbersSchema,
@@ -37,6 +42,14 @@ const paramsSchema = z
     path: ['card'],
     error: 'The card must have as many rows and columns as its size.',
   })
+  .refine(({ rule, source }) => rule !== 'ten-minus' || mostOf(source) <= 10, {
+    path: ['source'],
+    error: 'Ten minus a number needs numbers to ten.',
+  })
+  .refine(({ rule, source }) => rule !== 'minus-two' || leastOf(source) >= 2, {
+    path: ['source'],
+    error: 'A total minus two needs totals of two and more.',
+  })
 
 type Params = z.infer<typeof paramsSchema>
 
@@ -44,7 +57,7 @@ interface State extends GameState {
   params: Params
   /** Numbers of each player's card, row by row. */
   cards: readonly (readonly number[])[]
-  /** Who marked each space of each card; −1: nobody. */
+  /** The colour that marked each space of each card, see {@link colourOf}; −1: none. */
   marks: readonly (readonly number[])[]
   caller: number
   /** The caller has marked: the next one throws. */
@@ -57,7 +70,7 @@ interface State extends GameState {
 interface View {
   card: readonly number[]
   marks: readonly number[]
-  player: number
+  colour: number
   /** What a free space is marked with. */
   free: number
   size: number
@@ -155,6 +168,9 @@ function setup(params: Params, players: number): State {
   }
 }
 
+/** Own cards are marked in own colours; on a shared one there are two, whose players take turns. */
+const colourOf = ({ board }: Params, player: number) => (board === 'shared' ? player % 2 : player)
+
 const cardOf = (state: State, player: number) => (state.params.board === 'own' ? player : 0)
 
 function moves(state: State): readonly number[] {
@@ -192,12 +208,12 @@ const linesThrough = [0, 1, 2, 3, 4, 5, 6].map((size) => {
 })
 
 /** Marks of the player, and free ones, that each line through a space holds already. */
-function lineScore({ marks, player, free, size }: View, space: number): number {
+function lineScore({ marks, colour, free, size }: View, space: number): number {
   let score = 0
   for (const line of linesThrough[size][space]) {
     let own = 0
     for (const at of line) {
-      if (marks[at] === player || marks[at] === free) own++
+      if (marks[at] === colour || marks[at] === free) own++
       else if (marks[at] >= 0) {
         own = -1
         break
@@ -233,8 +249,9 @@ function play(state: State, space: number | null, sink?: Sink): State {
   if (space !== null) {
     sink?.({ kind: 'placed', player, space })
     const at = cardOf(state, player)
-    now = replaced(marks, at, replaced(marks[at], space, player))
-    if (makesLine(now[at], space, params.size, player, players)) lined = [...lined, player]
+    const colour = colourOf(params, player)
+    now = replaced(marks, at, replaced(marks[at], space, colour))
+    if (makesLine(now[at], space, params.size, colour, players)) lined = [...lined, player]
   }
   const last = player === players - 1
   const full = last && now.every((board) => !board.includes(-1))
@@ -371,7 +388,7 @@ export const fiveFlags = defineGame<Params, State, number, View>({
   view: (state, player) => ({
     card: state.cards[cardOf(state, player)],
     marks: state.marks[cardOf(state, player)],
-    player,
+    colour: colourOf(state.params, player),
     free: state.players,
     size: state.params.size,
   }),

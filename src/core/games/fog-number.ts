@@ -37,11 +37,13 @@ interface View {
 }
 
 /** “Is it more than x?”: every x that tells something, even ones only where a double must be named. */
-function moves({ params, from, to }: State): readonly number[] {
+function questions({ fact }: Params, from: number, to: number): readonly number[] {
   const all = range(from, to - 1)
   const doubles = all.filter((x) => x % 2 === 0)
-  return params.fact === 'double' && doubles.length > 0 ? doubles : all
+  return fact === 'double' && doubles.length > 0 ? doubles : all
 }
+
+const moves = ({ params, from, to }: State) => questions(params, from, to)
 
 function tell({ fact, record }: Params, x: number, number: number, player: number, sink: Sink) {
   if (fact === 'double' && x % 2 === 0)
@@ -75,11 +77,40 @@ function halve({ from, to }: View, options: readonly number[]): number {
   return bestOf(options, (x) => -Math.max(x - from + 1, to - x))
 }
 
-/** How many numbers can be left after each question, at the worst, asking well. */
-function leaves({ low, high }: Params): number[] {
+/** How many numbers can be left after each question, at the worst, asking the question nearest the middle. */
+function leaves(params: Params): number[] {
   const left: number[] = []
-  for (let count = high - low + 1; count > 1; left.push(count)) count = Math.ceil(count / 2)
+  let [from, to] = [params.low, params.high]
+  while (from < to) {
+    const x = halve({ from, to, fact: params.fact }, questions(params, from, to))
+    // The answer that leaves more; of equal ones the one that leaves the harder half for doubles.
+    const [below, above] = [x - from + 1, to - x]
+    if (
+      below > above ||
+      (below === above && questionsFor(params, from, x) >= questionsFor(params, x + 1, to))
+    )
+      to = x
+    else from = x + 1
+    left.push(to - from + 1)
+  }
   return left
+}
+
+const most = new WeakMap<Params, Map<string, number>>()
+
+/** Questions needed at the worst, asking as well as can be. */
+function questionsFor(params: Params, from: number, to: number): number {
+  if (from >= to) return 0
+  let known = most.get(params)
+  if (!known) most.set(params, (known = new Map<string, number>()))
+  // Where doubles must be named it matters on which side of an even number one stands; else only how many are left.
+  const key = `${params.fact === 'double' ? from % 2 : 0} ${to - from}`
+  const found = known.get(key)
+  if (found !== undefined) return found
+  const x = halve({ from, to, fact: params.fact }, questions(params, from, to))
+  const needed = 1 + Math.max(questionsFor(params, from, x), questionsFor(params, x + 1, to))
+  known.set(key, needed)
+  return needed
 }
 
 const level = (id: string, title: string, low: number, high: number, fact: Params['fact']) =>
@@ -144,7 +175,10 @@ export const fogNumber = defineGame<Params, State, number, View>({
   view: ({ params, from, to }) => ({ from, to, fact: params.fact }),
   planner: halve,
   lumpKey: ({ from, to }) => `${from} ${to}`,
-  figures: (params) => ({ questionsAtMost: leaves(params).length, leaves: leaves(params) }),
+  figures: (params) => ({
+    questionsAtMost: questionsFor(params, params.low, params.high),
+    leaves: leaves(params),
+  }),
   variants: (params): Variant<Params>[] =>
     params.high > 20 ? [{ change: 'shorter-track', amount: 20, params: { ...params, high: 20 } }] : [],
   table,

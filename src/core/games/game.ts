@@ -69,7 +69,7 @@ export interface Engine<P, S extends GameState, M, V> {
    * Equal for states that go on alike: what an exact analysis lumps together. Left out where there are
    * too many states for one: then the game is simulated.
    */
-  lumpKey?: (state: S) => string
+  lumpKey?: (state: S, choice: Choice) => string
   /**
    * A state between goes with what chance has fixed and nobody has seen forgotten, so that it is drawn
    * anew: for an exact analysis, where it has the same law.
@@ -79,6 +79,8 @@ export interface Engine<P, S extends GameState, M, V> {
   thinksLong?: (params: P) => boolean
   /** True where the states are too many for a chain to be tried. */
   tooMany?: (params: P) => boolean
+  /** True where a go may be followed by another of the same player: then a race is no product of tracks. */
+  throwsAgain?: (params: P) => boolean
   /** Set where every go has the law of the first one. */
   sameLawEachGo?: (params: P) => SameLawEachGo
 }

@@ -26,9 +26,10 @@ function rowOf({ to, blanks }: Params, index: number): number[] {
 const engine = covering<Params>({
   own: true,
   spaces: () => rows,
-  throw: (_params, chance, player, sink) => rollInAnyOrder(2, chance, player, sink, 'total'),
+  throw: (_params, chance, player, sink) => rollInAnyOrder(2, chance, player, sink),
   matching: (_params, thrown) => [sum(thrown) - 2],
-  cover(params, space, _thrown, player, sink) {
+  cover(params, space, [a, b], player, sink) {
+    sink({ kind: 'answered', player, item: { op: 'add', a, b, answer: a + b }, steps: b })
     for (const number of rowOf(params, space).slice(1, -1)) {
       sink({ kind: 'answered', player, item: { op: 'say', from: number - 1, answer: number }, steps: 1 })
       sink({ kind: 'answered', player, item: { op: 'numeral', answer: number }, steps: 0 })
@@ -38,8 +39,9 @@ const engine = covering<Params>({
   },
 })
 
+// Two dice are added up to twelve, however short the side is.
 const level = (to: number) =>
-  levelOf<Params>(`to-${to}`, `numbers to ${to}`, to, 'numerals', { to, blanks: 3 })
+  levelOf<Params>(`to-${to}`, `numbers to ${to}`, Math.max(to, 12), 'numerals', { to, blanks: 3 })
 
 const plankId = (player: number, row: number, i: number) => `plank-${player}-${row}-${i}`
 

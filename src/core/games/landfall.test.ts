@@ -79,11 +79,11 @@ test('counting back subtracts', () => {
   })
 })
 
-test('a zero card is a dead go in which the sum is still said', () => {
+test('a zero card moves nothing and is worked out: no dead go', () => {
   const cards = params({ source: { kind: 'cards', low: 0, high: 10 } })
   const { next, kinds } = go({ ...landfall.setup(cards, 1), positions: [6] }, turning(0))
   expect(next.positions).toEqual([6])
-  expect(kinds).toEqual(['drew', 'waited', 'answered', 'handed-over'])
+  expect(kinds).toEqual(['drew', 'answered', 'handed-over'])
 })
 
 test('used cards are laid aside and shuffled again only when the pack is empty', () => {

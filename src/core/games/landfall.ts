@@ -96,7 +96,6 @@ function roll(state: State, chance: Chance, sink?: Sink): State {
 
 function moves(state: State): readonly Move[] {
   const squares = sum(state.thrown)
-  if (squares === 0) return []
   if (state.params.finish === 'exact' && squares > left(state, state.turn)) return []
   return [{ squares }]
 }
@@ -105,10 +104,8 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   const { params, players, turn: player, packs, started, thrown } = state
   const from = state.positions[player]
   let positions = state.positions
-  if (move === null) {
-    // A zero is still worked out ("seven and none is seven"); a number that does not fit is only judged.
-    if (sum(state.thrown) === 0) tell(sink, params, player, from, 0, state.thrown)
-  } else {
+  // A number that does not fit is only judged; a zero is worked out: "seven and none is seven".
+  if (move !== null) {
     const towards = Math.min(move.squares, left(state, player))
     const beyond = move.squares - towards
     tell(sink, params, player, from, towards, beyond === 0 ? state.thrown : [towards])
@@ -119,7 +116,7 @@ function play(state: State, move: Move | null, sink?: Sink): State {
       tell(sink, params, player, to, -back, [back])
       to = step(params, to, -back)
     }
-    sink?.({ kind: 'moved', player, from, to, squares: move.squares })
+    if (to !== from) sink?.({ kind: 'moved', player, from, to, squares: move.squares })
     positions = replaced(positions, player, to)
   }
   const ended = positions[player] === params.goal

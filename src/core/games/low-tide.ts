@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { smallParts } from './cautions'
-import { numbersIn, sentenceFor, sumOfMask, waysToMake } from './families/cover-ways'
+import { numbersIn, workedOut, sumOfMask, waysToMake } from './families/cover-ways'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from './game'
 import type { GameState, Sink, Variant } from './game'
 import { dice, sum, totalsOf, turnUp, range } from './source'
@@ -114,8 +114,10 @@ function tell(params: Params, thrown: readonly number[], way: number, player: nu
     }
   }
   if (params.operations) {
+    const { text, items } = workedOut(way, total)
+    for (const item of items) sink({ kind: 'answered', player, item, steps: 'b' in item ? item.b : 0 })
     sink({ kind: 'explained', player })
-    sink({ kind: 'wrote', player, what: 'sentence', text: `${sentenceFor(way, total, true)} = ${total}` })
+    sink({ kind: 'wrote', player, what: 'sentence', text: `${text} = ${total}` })
   }
   for (const number of numbersIn(way)) sink({ kind: 'placed', player, space: number })
 }
@@ -192,7 +194,7 @@ export const lowTide = defineGame<Params, State, number, View>({
     level('two-parts', '1 to 9, the total or two parts', 12, { numbers: 9, dice: 2, parts: 2 }),
     level('three-parts', '1 to 9, up to three parts', 12, { numbers: 9, dice: 2, parts: 3 }),
     level('any-parts', '1 to 9, any parts', 12, { numbers: 9, dice: 2, parts: 'any' }),
-    level('operations', '1 to 9, any operations', 12, {
+    level('operations', '1 to 9, any operations', 20, {
       numbers: 9,
       dice: 2,
       parts: 'any',
@@ -225,7 +227,11 @@ export const lowTide = defineGame<Params, State, number, View>({
   lumpKey: ({ open, turn }) => `${turn} ${open.join()}`,
   figures: (params) => {
     const { left, cleared } = bestPlay(params)
-    return { score: { mean: left[full(params)] }, cleared: cleared[full(params)] }
+    return {
+      score: { mean: left[full(params)] },
+      // Sums of shares may miss one by a rounding.
+      cleared: Math.min(1, cleared[full(params)]),
+    }
   },
   variants(params): Variant<Params>[] {
     const found: Variant<Params>[] = []

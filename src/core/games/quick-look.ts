@@ -70,6 +70,10 @@ const table = respondTable<Params>(
     prompt.length === 0
       ? []
       : [lie('pattern', 'picture cards', 'open', open ? null : patternOf(params, prompt[0]))],
+  (params, [n]) => ({
+    things: [lie('pattern', 'picture cards', 'open', patternOf(params, n))],
+    milliseconds: params.shown,
+  }),
 )
 
 export const quickLook = defineGame({

@@ -23,6 +23,7 @@ const engine = covering<Params>({
   own: true,
   spaces: ({ to }) => to,
   throw: (params, chance, player, sink) => turnUp(deviceFor(params), chance, player, sink),
+  again: ({ to }, [number]) => number > to,
   matching: ({ to }, [number]) => (number <= to ? [number - 1] : []),
   cover({ write }, space, _thrown, player, sink) {
     sink({ kind: 'answered', player, item: { op: 'numeral', answer: space + 1 }, steps: 0 })
@@ -86,6 +87,7 @@ export const sandSteps = defineGame({
       .reverse()
       .map((to) => ({ change: 'fewer-spaces', amount: to, params: { ...params, to } })),
   table,
+  throwsAgain: ({ to }) => to < 6,
   materials: (params) => [
     perPlayer({ kind: 'board', name: 'path', shows: `steps 1 to ${params.to}` }),
     perPlayer({ kind: 'counter' }, params.to),

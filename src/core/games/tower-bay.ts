@@ -133,6 +133,12 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   let towers = state.towers
   if (move !== null) {
     const { space, cubes } = move
+    const total = sum(thrown)
+    if (thrown.length > 1 && space === total)
+      thrown.slice(1).reduce((a, b) => {
+        sink?.({ kind: 'answered', player, item: { op: 'add', a, b, answer: a + b }, steps: b })
+        return a + b
+      }, thrown[0])
     sink?.({ kind: 'answered', player, item: { op: 'numeral', answer: space }, steps: 0 })
     sink?.({ kind: 'answered', player, item: { op: 'count', answer: cubes }, steps: cubes })
     sink?.({ kind: 'built', player, cubes, space })

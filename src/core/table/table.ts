@@ -11,6 +11,7 @@ export interface MoveWords {
     | 'mark'
     | 'place'
     | 'take'
+    | 'let-go'
     | 'keep'
     | 'ask'
     | 'turn'
@@ -32,6 +33,8 @@ export interface Table<P, S, M> {
   /** What lies there, as far as the viewer may see it. */
   things(state: S, viewer: Viewer): SceneThing[]
   say(state: S, move: M): MoveWords
+  /** What is seen for a moment before it is hidden or covered, and for how long; null: nothing is. */
+  glimpse?(state: S): { things: SceneThing[]; milliseconds: number } | null
   /** What a move turns up is seen before it is worked out: a card turned, then added. */
   turnsFirst?: boolean
 }

@@ -10,18 +10,51 @@ interface Props {
   name: string
   /** Marks over the table: hops, a ring round what is meant. */
   over?: readonly Mark[]
+  /** Spots that can be tapped, with what a tap does in words. */
+  live?: ReadonlyMap<string, string>
+  onSpot?: (id: string) => void
 }
 
 /** A table with what lies on it, crisp at any size; things glide to where they are moved. */
-export function Board({ layout, scene, name, over = [] }: Props) {
+export function Board({ layout, scene, name, over = [], live, onSpot }: Props) {
   return (
-    <svg className="board" viewBox={`0 0 ${layout.width} ${layout.height}`} role="img" aria-label={name}>
+    <svg
+      className="board"
+      viewBox={`0 0 ${layout.width} ${layout.height}`}
+      role={live ? 'group' : 'img'}
+      aria-label={name}
+    >
       {tableMarks(layout, scene).map((mark, i) => (
         <MarkShape key={mark.op === 'group' ? mark.id : i} mark={mark} />
       ))}
       {over.map((mark, i) => (
         <MarkShape key={`over ${i}`} mark={mark} />
       ))}
+      {live &&
+        layout.spots
+          .filter(({ id }) => live.has(id))
+          .map(({ id, at, size }) => (
+            <rect
+              key={id}
+              className="board-live"
+              role="button"
+              tabIndex={0}
+              aria-label={live.get(id)}
+              data-live={id}
+              x={at[0] - size[0] / 2 - 1}
+              y={at[1] - size[1] / 2 - 1}
+              width={size[0] + 2}
+              height={size[1] + 2}
+              rx={2}
+              onClick={() => onSpot?.(id)}
+              onKeyDown={(event) => {
+                if (event.key !== 'Enter' && event.key !== ' ') return
+                event.preventDefault()
+                event.stopPropagation()
+                onSpot?.(id)
+              }}
+            />
+          ))}
     </svg>
   )
 }
@@ -94,3 +127,12 @@ function MarkShape({ mark }: { mark: Mark }) {
       )
   }
 }
+
+/** Marks by themselves, inside a picture. */
+export const Marks = ({ marks }: { marks: readonly Mark[] }) => (
+  <>
+    {marks.map((mark, i) => (
+      <MarkShape key={i} mark={mark} />
+    ))}
+  </>
+)

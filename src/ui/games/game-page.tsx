@@ -46,6 +46,9 @@ export function GamePage({
           <Link className="btn btn-quiet" href={`/c/${classId}/show/${game.id}?level=${level.id}`}>
             Show
           </Link>
+          <Link className="btn btn-quiet" href={`/c/${classId}/try/${game.id}?level=${level.id}`}>
+            Try
+          </Link>
           <Link className="btn btn-primary" href={`/c/${classId}/plan?add=${game.id}`}>
             Put in plan
           </Link>

@@ -130,6 +130,8 @@ export function moveInWords({ verb, numbers }: MoveWords): string {
       return `Place one on ${list}`
     case 'take':
       return `Take ${list}`
+    case 'let-go':
+      return numbers.length === 0 ? 'Keep them all' : `Let ${list} go`
     case 'keep':
       return numbers.length === 0 ? 'Keep none' : `Keep ${list}`
     case 'ask':

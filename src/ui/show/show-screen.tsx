@@ -11,6 +11,7 @@ import type { Frame } from '@/core/games/showing'
 import { itemAsked, sentenceOf, slips, type PracticeItem } from '@/core/skills'
 import type { ShowPage } from '@/server/show'
 import { Board } from '../board/board'
+import { useGlimpse } from '../board/use-glimpse'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { again, back, begin, current, isOver, next, withCase, type Film } from './film'
 import { caseInWords, hintFor, moveInWords, promptFor, roundTheGap, slipInWords } from './in-words'
@@ -40,6 +41,7 @@ export function ShowScreen({ classId, page }: Props) {
   const frame = current(film)
   const { table } = gameOf(game.id)
   const layout = table.layout(frame.round.params, players)
+  const glimpse = useGlimpse(frame.round, frame.scene)
   const address = `/c/${classId}/games/${game.id}?level=${level.id}`
 
   /** Shows another picture, and forgets what was added to the last one. */
@@ -113,7 +115,7 @@ export function ShowScreen({ classId, page }: Props) {
         <button type="button" className="show-board" onClick={onward} aria-label="Next">
           <Board
             layout={layout}
-            scene={frame.scene}
+            scene={glimpse.scene}
             name={`${game.title}, ${level.title}`}
             over={[
               ...(counting > 0 && frame.from ? hopMarks(layout, frame.from, hops, counting) : []),
@@ -125,6 +127,13 @@ export function ShowScreen({ classId, page }: Props) {
       <section className="show-words" aria-label="What is asked">
         <SoFar answered={frame.answered} />
         <Now frame={frame} over={isOver(film)} talk={game.talk} players={players} />
+        {glimpse.has && (
+          <p className="show-hint">
+            {glimpse.shownFor === null
+              ? 'Look …'
+              : `It was there for ${(glimpse.shownFor / 1000).toFixed(1)} s.`}
+          </p>
+        )}
         {slip && wrong[slip.nth] && (
           <p className="show-slip" role="status">
             Someone says <strong>{wrong[slip.nth].answer}</strong>.{' '}
@@ -155,6 +164,11 @@ export function ShowScreen({ classId, page }: Props) {
           {hops.length > 0 && (
             <Button variant="plain" onClick={() => setCounting(Math.min(hops.length, counting + 1))}>
               Count {counting < hops.length ? counting + 1 : hops.length}
+            </Button>
+          )}
+          {glimpse.has && (
+            <Button variant="plain" onClick={glimpse.lookAgain}>
+              Look again
             </Button>
           )}
           <Button variant="plain" onClick={someoneSlips} disabled={wrong.length === 0}>

@@ -20,7 +20,14 @@ export interface CompareState<P> extends GameState {
 interface CompareRules<P> {
   rounds: (params: P) => number
   /** Each player's cards for one round. */
-  cards: (params: P, chance: Chance, player: number, sink?: Sink) => readonly number[]
+  cards: (
+    params: P,
+    chance: Chance,
+    player: number,
+    sink: Sink | undefined,
+    /** What the others turned in this round. */
+    turned: readonly (readonly number[])[],
+  ) => readonly number[]
   sign: (params: P, chance: Chance, sink?: Sink) => number
   /** What a player's cards are worth. */
   worth: (params: P, cards: readonly number[]) => number
@@ -44,7 +51,8 @@ export function comparing<P>(rules: CompareRules<P>): Engine<P, CompareState<P>,
     }),
     roll({ params, players, turn, ended, winner, waiting, won, done }, chance, sink) {
       const turned: (readonly number[])[] = []
-      for (let player = 0; player < players; player++) turned.push(rules.cards(params, chance, player, sink))
+      for (let player = 0; player < players; player++)
+        turned.push(rules.cards(params, chance, player, sink, turned))
       const sign = rules.sign(params, chance, sink)
       return { params, players, turn, ended, winner, turned, waiting, won, done, sign }
     },

@@ -1,3 +1,5 @@
+import { largestNumber, type PracticeItem } from '../../skills'
+
 /** How numbers of a strip can be covered for a total: numbers 1 … n, sets of them as bit masks. */
 
 /** The numbers in a mask, ascending. */
@@ -16,7 +18,7 @@ function sizeOf(mask: number): number {
 export const sumOfMask = (mask: number) => numbersIn(mask).reduce((sum, number) => sum + number, 0)
 
 /** Larger numbers on the way than this are left out: nobody carries them in the head. */
-const LARGEST_ON_THE_WAY = 200
+const LARGEST_ON_THE_WAY = 20
 
 /** What each set of 1 … n can make with + − × ÷ from left to right, whole and not negative at each step. */
 const reaches = new Map<number, readonly ReadonlySet<number>[]>()
@@ -70,35 +72,60 @@ export function waysToMake(
   return found
 }
 
+/** A way from numbers to a total, from left to right: as a sentence, and step by step. */
+export interface Worked {
+  text: string
+  items: readonly PracticeItem[]
+}
+
 /**
- * One way to write a set as a sentence that makes the total, from left to right: “3 + 4”, “2 × 4 − 1”.
+ * One way to make the total of all numbers of a set: “2 × 4 − 1”, worked out as 2 × 4 = 8 and 8 − 1 = 7.
  * @throws if there is none
  */
-export function sentenceFor(mask: number, total: number, operations: boolean): string {
-  const numbers = numbersIn(mask)
-  if (!operations) return numbers.join(' + ')
+export function workedOut(mask: number, total: number): Worked {
   const found = writeOut(mask, total)
-  if (found === null) throw new Error(`No sentence makes ${total} of ${numbers.join(', ')}.`)
+  if (found === null) throw new Error(`No sentence makes ${total} of ${numbersIn(mask).join(', ')}.`)
   return found
 }
 
-/** Works backwards from the total: the last number may have been added, taken away, multiplied or divided by. */
-function writeOut(mask: number, total: number): string | null {
+const written = new Map<number, Worked | null>()
+
+/** The largest number met on the way. */
+const peakOf = ({ items }: Worked) => Math.max(0, ...items.map(largestNumber))
+
+/**
+ * Works backwards from the total: the last number may have been added, taken away, multiplied or divided by.
+ * Of all ways the one that keeps to the smallest numbers, as a child would look for it.
+ */
+function writeOut(mask: number, total: number): Worked | null {
   const numbers = numbersIn(mask)
-  if (numbers.length === 1) return numbers[0] === total ? String(total) : null
+  if (numbers.length === 1) return numbers[0] === total ? { text: String(total), items: [] } : null
+  const key = mask * 1024 + total
+  const known = written.get(key)
+  if (known !== undefined) return known
+  let best: Worked | null = null
   for (const last of numbers) {
     const rest = mask & ~(1 << (last - 1))
-    const before: [string, number][] = [
-      ['+', total - last],
-      ['−', total + last],
-      ['×', total % last === 0 ? total / last : -1],
-      ['÷', total * last],
+    const added = total - last
+    const taken = total + last
+    const times = total % last === 0 ? total / last : -1
+    const shared = total * last
+    const before: [string, number, PracticeItem][] = [
+      ['+', added, { op: 'add', a: added, b: last, answer: total }],
+      ['−', taken, { op: 'subtract', a: taken, b: last, answer: total }],
+      ['×', times, { op: 'multiply', a: times, b: last, answer: total }],
+      // To divide is to find the other factor.
+      ['÷', shared, { op: 'factor', part: last, whole: shared, answer: total }],
     ]
-    for (const [sign, value] of before) {
-      if (value < 0 || value > LARGEST_ON_THE_WAY) continue
+    for (const [sign, value, item] of before) {
+      if (value < 0 || value > LARGEST_ON_THE_WAY || !reachOf(9)[rest].has(value)) continue
+      if (best && Math.max(value, total) >= peakOf(best)) continue
       const start = writeOut(rest, value)
-      if (start !== null) return `${start} ${sign} ${last}`
+      if (!start) continue
+      const way = { text: `${start.text} ${sign} ${last}`, items: [...start.items, item] }
+      if (!best || peakOf(way) < peakOf(best)) best = way
     }
   }
-  return null
+  written.set(key, best)
+  return best
 }

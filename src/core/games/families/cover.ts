@@ -29,6 +29,8 @@ interface CoverRules<P> {
   /** Spaces, by index, that this throw may cover if they are open. */
   matching: (params: P, thrown: readonly number[]) => readonly number[]
   cover: (params: P, space: number, thrown: readonly number[], player: number, sink: Sink) => void
+  /** Nothing matches at all: who threw throws again. */
+  again?: (params: P, thrown: readonly number[]) => boolean
   planner?: (view: CoverView<P>, moves: readonly number[], chance: Chance) => number
   key?: (state: CoverState<P>) => string
 }
@@ -71,7 +73,10 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
     play(state, move, sink) {
       const { params, players, turn: player, boards, thrown } = state
       const turn = nextTurn(state)
-      if (move === null) return { params, players, turn, ended: false, boards, thrown }
+      if (move === null) {
+        const next = rules.again?.(params, thrown) ? player : turn
+        return { params, players, turn: next, ended: false, boards, thrown }
+      }
       if (sink) rules.cover(params, move, thrown, player, sink)
       const at = boardOf(player)
       const board = replaced(boards[at], move, true)

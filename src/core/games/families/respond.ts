@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import type { Table } from '../../table'
+import type { SceneThing, Table } from '../../table'
 import { nextTurn, type SameLawEachGo, type Engine, type GameState, type Sink } from '../game'
 import { without } from '../source'
 
@@ -120,8 +120,10 @@ export function pastPrompts({ past }: { past: Past | null }, most: number): (rea
 export const respondTable = <P>(
   layout: Table<P, RespondState<P>, Respond>['layout'],
   things: Table<P, RespondState<P>, Respond>['things'],
+  glimpse?: (params: P, prompt: readonly number[]) => { things: SceneThing[]; milliseconds: number },
 ): Table<P, RespondState<P>, Respond> => ({
   layout,
   things,
+  ...(glimpse ? { glimpse: ({ params, prompt, open }) => (open ? glimpse(params, prompt) : null) } : {}),
   say: () => ({ verb: 'answer', numbers: [], spots: [] }),
 })

@@ -1,0 +1,44 @@
+import { summaryOf, type Trying } from '@/core/games/trying'
+import { stepOf } from '@/core/skills'
+import { slipInWords } from '../show/in-words'
+
+/** What was practised in a game, and what went astray: for who plays, kept nowhere. */
+export function Summary({ trying }: { trying: Trying }) {
+  const { steps, slips } = summaryOf(trying)
+  if (steps.length === 0) return <p className="show-prompt">The game is over.</p>
+  return (
+    <div className="try-summary">
+      <h2>What was practised</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Step</th>
+            <th scope="col">Right at once</th>
+          </tr>
+        </thead>
+        <tbody>
+          {steps.map(({ place, right, of }) => (
+            <tr key={`${place.strand} ${place.step}`}>
+              <td>{stepOf(place).short}</td>
+              <td>
+                {right} of {of}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {slips.length > 0 && (
+        <>
+          <h2>Slips</h2>
+          <ul className="plain-list">
+            {slips.map(({ reason, count }) => (
+              <li key={reason}>
+                {slipInWords[reason]} {count > 1 && `${count} times.`}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  )
+}
