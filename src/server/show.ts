@@ -40,6 +40,9 @@ export const tryPage = readingClass(showPageSchema.omit({ players: true }), asyn
   }
 })
 
+/** The tools: whoever may see the class may use them. */
+export const toolsPage = readingClass(classIdSchema, () => Promise.resolve({}))
+
 /** @throws {NotHere} if the game has no such level */
 function levelAsked({ gameId, levelId }: { gameId: string; levelId?: string }) {
   const game = gameOf(gameId)

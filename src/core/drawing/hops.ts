@@ -14,9 +14,13 @@ export function hopMarks({ spots }: Layout, from: string, to: readonly string[],
   for (const [i, id] of to.slice(0, shown).entries()) {
     const next = at.get(id)
     if (!last || !next) break
-    const [a, b] = [last.at, next.at]
+    const b = next.at
+    // Between rows the hop comes in from the side: an arc across the board would say nothing.
+    const a =
+      Math.abs(last.at[1] - b[1]) > 1 && Math.abs(last.at[0] - b[0]) > 2 * next.size[0]
+        ? [b[0] + Math.sign(last.at[0] - b[0]) * -1.3 * next.size[0], b[1]]
+        : last.at
     const up = Math.min(last.size[1], next.size[1]) * 0.62
-    // Between rows the hop is long and low: an arc over it would say nothing.
     const middle = [(a[0] + b[0]) / 2, Math.min(a[1], b[1]) - up * 1.55]
     marks.push({
       op: 'path',

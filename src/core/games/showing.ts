@@ -92,8 +92,9 @@ export function nextFrames(last: Frame, given?: readonly number[], viewer: Viewe
       notable,
       goes: last.goes + 1,
     }
-    frames.push(frame)
-    if (round.phase === 'over') return frames
+    // Where nothing is rolled, turned or dealt there is nothing to look at yet.
+    if (faces.length > 0 || events.some(({ edits }) => edits.length > 0)) frames.push(frame)
+    if (round.phase === 'over') return frames.length > 0 ? frames : [frame]
   }
   const { move, chance } = moveOf(round, choiceFor(round))
   const said = move === null ? null : wordsFor(round, move)

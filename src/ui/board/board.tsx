@@ -11,12 +11,14 @@ interface Props {
   /** Marks over the table: hops, a ring round what is meant. */
   over?: readonly Mark[]
   /** Spots that can be tapped, with what a tap does in words. */
+  /** Things glide to where they are moved; off in a picture that stands still, which the server draws. */
+  glide?: boolean
   live?: ReadonlyMap<string, string>
   onSpot?: (id: string) => void
 }
 
 /** A table with what lies on it, crisp at any size; things glide to where they are moved. */
-export function Board({ layout, scene, name, over = [], live, onSpot }: Props) {
+export function Board({ layout, scene, name, over = [], glide = false, live, onSpot }: Props) {
   return (
     <svg
       className="board"
@@ -25,7 +27,7 @@ export function Board({ layout, scene, name, over = [], live, onSpot }: Props) {
       aria-label={name}
     >
       {tableMarks(layout, scene).map((mark, i) => (
-        <MarkShape key={mark.op === 'group' ? mark.id : i} mark={mark} />
+        <MarkShape key={mark.op === 'group' ? mark.id : i} mark={mark} glide={glide} />
       ))}
       {over.map((mark, i) => (
         <MarkShape key={`over ${i}`} mark={mark} />
@@ -60,7 +62,7 @@ export function Board({ layout, scene, name, over = [], live, onSpot }: Props) {
 }
 
 /** One mark as SVG. Colours are classes, so that daylight and dark know their own. */
-function MarkShape({ mark }: { mark: Mark }) {
+function MarkShape({ mark, glide = false }: { mark: Mark; glide?: boolean }) {
   switch (mark.op) {
     case 'path':
       return (
@@ -115,7 +117,7 @@ function MarkShape({ mark }: { mark: Mark }) {
           transform={`translate(${mark.x} ${mark.y})`}
           className={mark.id.startsWith('thing ') ? 'board-thing' : undefined}
           ref={
-            mark.id.startsWith('thing ')
+            glide && mark.id.startsWith('thing ')
               ? styled({ transform: `translate(${mark.x}px, ${mark.y}px)` })
               : undefined
           }

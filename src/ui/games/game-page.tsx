@@ -99,6 +99,9 @@ export function GamePage({
           {analysis && <Figures analysis={analysis} slot={slot} byChance={page.byChance} />}
         </div>
         <div className="game-side">
+          <p className="small">
+            <Link href={`/c/${classId}/train/${game.id}?level=${level.id}`}>Practise marking it</Link>
+          </p>
           <Picture gameId={game.id} levelId={level.id} title={`${game.title}, ${level.title}`} />
           <h2 className="section">Make it work harder</h2>
           {advice.state === 'done' ? (

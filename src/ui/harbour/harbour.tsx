@@ -108,6 +108,9 @@ export function Harbour({
                     ))}
                   </div>
                 </div>
+                <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/tools`} prefetch={false}>
+                  Tools
+                </Link>
               </li>
             </ul>
             <h2 className="section">Children to look at</h2>

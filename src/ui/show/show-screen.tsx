@@ -112,8 +112,10 @@ export function ShowScreen({ classId, page }: Props) {
           <h1>{game.title}</h1>
           <p>{level.title}</p>
         </header>
-        <button type="button" className="show-board" onClick={onward} aria-label="Next">
+        {/* A tap anywhere on the table is the button “Next” beside it. */}
+        <div className="show-board" onClick={onward}>
           <Board
+            glide
             layout={layout}
             scene={glimpse.scene}
             name={`${game.title}, ${level.title}`}
@@ -122,7 +124,7 @@ export function ShowScreen({ classId, page }: Props) {
               ...(frame.stage === 'moved' && frame.move ? ringMarks(layout, frame.move.spots.slice(-1)) : []),
             ]}
           />
-        </button>
+        </div>
       </section>
       <section className="show-words" aria-label="What is asked">
         <SoFar answered={frame.answered} />
@@ -236,7 +238,8 @@ function SoFar({ answered }: { answered: readonly PracticeItem[] }) {
 /** What stands open now, or what was done. */
 function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk: string; players: number }) {
   const { stage, item, move, waits, faces, player } = frame
-  const who = players > 1 ? `Player ${player + 1}` : null
+  // One call serves all: nobody's go is told apart.
+  const who = players > 1 && gameOf(frame.round.game).goes !== 'call' ? `Player ${player + 1}` : null
   if (stage === 'ready')
     return (
       <div className="show-now">
@@ -251,7 +254,7 @@ function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk
         <h2>{who ?? 'Now'}</h2>
         {item.op !== 'count' && item.op !== 'see' && item.op !== 'order' && item.op !== 'numeral' && (
           <p className="show-sentence" data-sentence={itemAsked(item)}>
-            {before.trim()} <span className="show-gap" aria-label="gap" /> {after.trim()}
+            {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
           </p>
         )}
         <p className="show-prompt">{promptFor(item, move?.verb)}</p>

@@ -32,7 +32,7 @@ function pictureFor(item: PracticeItem): { face: Face; x: number }[] | null {
       : [
           { face: { kind: 'objects' as const, n: a }, x: -30 },
           { face: { kind: 'objects' as const, n: b }, x: 30 },
-        ]
+        ].filter(({ face }) => face.n > 0)
   switch (item.op) {
     case 'add':
       return two(item.a, item.b)
@@ -58,6 +58,7 @@ function countAlong(item: PracticeItem): string {
           ? [item.part, item.whole]
           : [null, 0]
   if (from === null || Math.abs(to - from) > 12) return 'Ask a partner to show you.'
+  if (from === to) return `It stays ${to}.`
   const step = Math.sign(to - from)
   const said: number[] = []
   for (let number = from; number !== to; number += step) said.push(number)

@@ -102,6 +102,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
         </header>
         <div className="show-board">
           <Board
+            glide
             layout={layout}
             scene={glimpse.scene}
             name={`${game.title}, ${level.title}`}
@@ -133,7 +134,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
                 <>
                   {!['count', 'see', 'clock', 'pattern'].includes(item.op) && (
                     <p className="show-sentence">
-                      {before.trim()} <span className="show-gap" aria-label="gap" /> {after.trim()}
+                      {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
                     </p>
                   )}
                   <p className="show-prompt">{prompt}</p>

@@ -1,0 +1,211 @@
+import { Key } from 'selenium-webdriver'
+import { games } from '../src/core/games'
+import { Person } from './support/browser'
+import { makeClass, toReady } from './support/class'
+import { startServer, type TestServer } from './support/server'
+
+let server: TestServer
+let person: Person
+let base: string
+
+beforeAll(async () => {
+  server = await startServer()
+  person = await Person.at(server.url)
+  base = await makeClass(person, 'Tern Class', ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Faith'])
+})
+afterAll(async () => {
+  await person?.leave()
+  await server?.stop()
+})
+
+const press = (...keys: string[]) =>
+  person.driver
+    .actions()
+    .sendKeys(...keys)
+    .perform()
+
+/** Waits until the words beside the table hold this. */
+const reads = (words: string) =>
+  person.waitFor(async () => (await person.text('.show-words')).includes(words), words)
+
+interface Shown {
+  /** The open question, or null. */
+  asked: string | null
+  sentence: string | null
+  over: boolean
+  table: string
+}
+
+/** What stands on the class screen now. */
+const shown = () =>
+  person.driver.executeScript<Shown>(() => ({
+    asked: document.querySelector('[data-sentence]')?.getAttribute('data-sentence') ?? null,
+    sentence: document.querySelector('.show-sentence:not([data-sentence])')?.textContent ?? null,
+    over: document.querySelector('.show-now h2')?.textContent === 'The end',
+    table: document.querySelector('.show-board')?.innerHTML ?? '',
+  }))
+
+/** The answer to a number sentence with a gap, worked out here; null where it is none. */
+function solved(asked: string): number | null {
+  const [, a, sign, b] = /^(\d+) ([+−×]) (\d+) = \?$/.exec(asked) ?? []
+  if (sign === '+') return Number(a) + Number(b)
+  if (sign === '−') return Number(a) - Number(b)
+  if (sign === '×') return Number(a) * Number(b)
+  const [, part, op, whole] = /^(\d+) ([+×]) \? = (\d+)$/.exec(asked) ?? []
+  if (op === '+') return Number(whole) - Number(part)
+  if (op === '×') return Number(whole) / Number(part)
+  return null
+}
+
+const answerIn = (sentence: string, asked: string): number =>
+  Number(/\? =/.test(asked) ? /[+×] (\d+) =/.exec(sentence)?.[1] : /= (\d+)$/.exec(sentence)?.[1])
+
+/** Pictures of a game that are looked at: to the end, or as long as a class would watch. */
+const longEnough = 70
+
+test.each(games.map(({ id }) => [id] as const))(
+  '%s is shown by the space bar alone, and every sentence comes out right',
+  async (id) => {
+    await person.goTo(`${base}/show/${id}`)
+    await reads('Watch first')
+    let asked: string | null = null
+    let checked = 0
+    let changed = 0
+    let last = ''
+    for (let step = 0; step < longEnough; step++) {
+      await press(Key.SPACE)
+      const now = await shown()
+      if (now.table !== last) changed++
+      last = now.table
+      if (asked && now.sentence && solved(asked) !== null) {
+        expect([asked, answerIn(now.sentence, asked)]).toEqual([asked, solved(asked)])
+        checked++
+      }
+      asked = now.asked
+      if (now.over) break
+    }
+    expect(changed).toBeGreaterThan(1)
+    // Games whose goes are number sentences have been checked by them.
+    if (['landfall', 'the-gap', 'perch', 'five-flags', 'two-halves', 'door-cards'].includes(id))
+      expect(checked).toBeGreaterThan(1)
+  },
+)
+
+test('stepping on and back leads to the same picture; the table is clean for who can’t see or use a mouse', async () => {
+  await person.goTo(`${base}/show/landfall?level=to-20-die`)
+  await reads('Watch first')
+  const forward = []
+  for (let step = 0; step < 9; step++) {
+    forward.push(await shown())
+    await press(Key.SPACE)
+  }
+  for (const before of forward.reverse()) {
+    await press(Key.BACK_SPACE)
+    expect(await shown()).toEqual(before)
+  }
+  await press(Key.SPACE, Key.SPACE)
+  expect(await person.axe()).toEqual([])
+})
+
+test('real dice: what they showed is played, what they can’t show is refused', async () => {
+  await person.goTo(`${base}/show/landfall?level=to-100`)
+  await reads('Watch first')
+  await person.press('Real dice')
+  await person.enter('What did it show?', '7 2')
+  await person.press('Play it')
+  await reads('It can’t show 7 and 2 now.')
+  await person.enter('What did it show?', '4 2')
+  await person.press('Play it')
+  await reads('4 and 2 more')
+  await person.press('Next')
+  await reads('Where will it land?')
+  expect((await shown()).asked).toBe('0 + 6 = ?')
+})
+
+test('someone slips: a wrong answer first, its reason after; a case is shown when asked for', async () => {
+  await person.goTo(`${base}/show/landfall?level=to-20-die`)
+  await reads('Watch first')
+  await press(Key.SPACE, Key.SPACE)
+  const { asked } = await shown()
+  await press('s')
+  await reads('What happened?')
+  const said = Number(/Someone says (\d+)/.exec(await person.text('.show-slip'))![1])
+  expect(said).not.toBe(solved(asked!))
+  await press('s')
+  await reads('Counted the number started from as one.')
+  await press('w')
+  for (let step = 0; step < 3 && !/wait for the next go/.test(await person.text('.show-now')); step++)
+    await press(Key.SPACE)
+  expect(await person.text('.show-now')).toMatch(/Nothing fits/)
+})
+
+/** Answers the open question: the first time wrongly if asked to. Returns false where nothing is asked. */
+async function reply(wrongly: boolean): Promise<boolean> {
+  const sentence = await person.driver.executeScript<string | null>(
+    () => document.querySelector('.show-sentence')?.textContent ?? null,
+  )
+  if (!sentence) return false
+  const right = solved(sentence.replace(/\s+/g, ' ').replace(/= *$/, '= ?').trim())
+  if (right === null) return false
+  if (wrongly) {
+    await press(...String(right + 1), Key.ENTER)
+    await reads('Not yet: look again.')
+  }
+  await press(...String(right), Key.ENTER)
+  return true
+}
+
+test('Try: a person plays to the end; right at once and slips are told as they were', async () => {
+  await person.goTo(`${base}/try/landfall?level=to-10-die`)
+  await reads('Use the device.')
+  let asked = 0
+  let wrong = 0
+  for (let go = 0; go < 80; go++) {
+    await press(Key.SPACE)
+    const slips = asked === 1
+    if (await reply(slips)) {
+      asked++
+      if (slips) wrong++
+    } else if (/What will you do/.test(await person.text('.show-words'))) await person.press('Nothing fits')
+    if (/What was practised/.test(await person.text('.show-words'))) break
+  }
+  const summary = await person.text('.try-summary')
+  const tallies = [...summary.matchAll(/(\d+) of (\d+)/g)].map(([, right, of]) => [Number(right), Number(of)])
+  expect(tallies.reduce((sum, [, of]) => sum + of, 0)).toBe(asked)
+  expect(tallies.reduce((sum, [right]) => sum + right, 0)).toBe(asked - wrong)
+  expect(wrong).toBe(1)
+  expect(summary).toContain('Slips')
+  expect(await person.axe()).toEqual([])
+})
+
+test('Try: the move is chosen by its place on the table, and taken back', async () => {
+  await person.goTo(`${base}/try/grid-hop?level=to-50`)
+  await reads('Use the device.')
+  await press(Key.SPACE)
+  await reads('What will you do?')
+  const live = await person.driver.executeScript<string[]>(() =>
+    [...document.querySelectorAll('[data-live]')].map((spot) => spot.getAttribute('data-live') ?? ''),
+  )
+  expect(live).toHaveLength(2)
+  const [ones, tens] = live.map((id) => Number(id.split('-')[1])).sort((a, b) => a - b)
+  expect(tens).toBe(10 * ones)
+  await person.driver.executeScript(
+    (id: string) =>
+      document
+        .querySelector(`[data-live="${id}"]`)!
+        .dispatchEvent(new MouseEvent('click', { bubbles: true })),
+    `square-${tens}`,
+  )
+  await reads('Where will it land?')
+  await press('u')
+  await reads('What will you do?')
+})
+
+test('one click from the harbour to the class screen of the next session’s first game', async () => {
+  await person.goTo(`${base}/groups`)
+  await toReady(person)
+  await person.goTo(base)
+  const first = await person.find(`//a[starts-with(@aria-label, 'Show ')]`)
+  await first.click()
+  await reads('Watch first')
+})
