@@ -35,6 +35,18 @@ async function main() {
       await person.find('//*[contains(@class,"advice")]', 30_000)
     })
     await take('plan', `${base}/plan`)
+    const shown = (goes: number) => async () => {
+      for (let step = 0; step < goes; step++) await person.keys(' ')
+    }
+    await take('show-track', `${base}/show/landfall?level=20-to-50`, async () => {
+      await shown(8)()
+      await person.keys('c', 'c', 'c')
+    })
+    await take('show-grid', `${base}/show/switchback?level=call-5`, shown(10))
+    await take('show-cards', `${base}/show/tens-catch?level=to-10`, shown(5))
+    await take('try', `${base}/try/landfall?level=to-20-die`, shown(1))
+    await take('train', `${base}/train/landfall?level=to-20-die`)
+    await take('tools', `${base}/tools`, shown(1))
     await take('progress', `${base}/progress`)
     await take('child', `${base}/class`, async () => {
       await person.press('Amara')

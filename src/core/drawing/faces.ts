@@ -68,7 +68,7 @@ const pipsAt: readonly (readonly [number, number])[][] = [
 ]
 
 /** Dots as on a die round (x, y), in a square of the given side. */
-export function pipMarks(n: number, x: number, y: number, side: number): Mark[] {
+function pipMarks(n: number, x: number, y: number, side: number): Mark[] {
   return pipsAt[n].map(([a, b]) => disc(x + a * side * 0.28, y + b * side * 0.28, side * 0.1))
 }
 

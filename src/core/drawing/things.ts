@@ -95,7 +95,7 @@ export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
 }
 
 /** The shape by which a player's things are told, colour or no colour. */
-export function playerShape(player: number, r: number, fill: Tone, stroke: Tone = 'ink', width = 0.5): Mark {
+function playerShape(player: number, r: number, fill: Tone, stroke: Tone = 'ink', width = 0.5): Mark {
   const polygon = (corners: number, turn: number) =>
     `M${Array.from({ length: corners }, (_, i) => {
       const angle = ((i + turn) / corners) * 2 * Math.PI

@@ -138,6 +138,7 @@ const table: Table<Params, State, number> = {
       .filter((n) => n < from || n > to)
       .map((n) => lie(`cover-${n}`, 'cover strip', numberId(n))),
   ],
+  left: ({ from, to }) => to - from + 1,
   say: (_state, x) => ({ verb: 'ask', numbers: [x], spots: [numberId(x)] }),
 }
 

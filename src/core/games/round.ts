@@ -6,7 +6,7 @@ import { anyMove, type Choice, type GameState } from './game'
 import { gameOf } from './index'
 
 /** What comes next: the device is used, the player whose go it is chooses and answers, or nothing. */
-export type Phase = 'roll' | 'choose' | 'over'
+type Phase = 'roll' | 'choose' | 'over'
 
 /**
  * One game at one table, as far as it has been played: plain data, to be stored, sent and taken up again.
@@ -31,27 +31,25 @@ export interface RoundEvent {
   item?: PracticeItem
   /** What the device shows, one number a die. */
   faces?: readonly number[]
-  /** What is notable of it, see {@link notables}. */
+  /** What is notable of it, see {@link Notable}. */
   notable?: readonly Notable[]
   edits: readonly Edit[]
 }
 
 /** Cases that a demonstration should show once. */
-export const notables = [
-  'waits',
-  'nothing',
-  'double',
-  'goes-again',
-  'sent-back',
-  'takes',
-  'moves-the-body',
-  'fewer-dice',
-  'back',
-  'beyond',
-  'covers-several',
-  'ends',
-] as const
-export type Notable = (typeof notables)[number]
+export type Notable =
+  | 'waits'
+  | 'nothing'
+  | 'double'
+  | 'goes-again'
+  | 'sent-back'
+  | 'takes'
+  | 'moves-the-body'
+  | 'fewer-dice'
+  | 'back'
+  | 'beyond'
+  | 'covers-several'
+  | 'ends'
 
 export interface Step {
   round: Round

@@ -44,7 +44,7 @@ export interface Frame {
 const kept = 12
 
 /** Looks over the table: hands that only their owner sees are shown of the first player, who shows the game. */
-export const classViewer: Viewer = 0
+const classViewer: Viewer = 0
 
 /** How many play when a game is shown: one where one can, two where they meet, a group where all take part. */
 export function playersToShow({ players, interaction, room }: AnyGame): number {

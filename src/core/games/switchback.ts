@@ -6,7 +6,7 @@ import type { GameState, Sink, Variant } from './game'
 import { fewer, range } from './source'
 import { perSet } from './material'
 import { lie } from './families/on-table'
-import { hundredGrid, onTable, numeral, type Table } from '../table'
+import { beside, circle, hundredGrid, onTable, numeral, type Table } from '../table'
 
 const paramsSchema = z.object({
   multiple: z.number().int().min(2).max(12),
@@ -88,18 +88,35 @@ const level = (multiple: number, to: number) =>
 
 const numberId = (n: number) => `number-${n}`
 
+const childId = (child: number) => `child-${child}`
+
 const table: Table<Params, State, 'say'> = {
-  layout: ({ to }) =>
+  layout: ({ to }, players) =>
     onTable(
-      hundredGrid(Math.max(100, Math.ceil(to / 10) * 10), (n) => ({
-        id: numberId(n),
-        shape: 'square',
-        face: numeral(n),
-      })),
+      beside(
+        14,
+        circle(
+          range(0, players - 1).map((child) => ({
+            id: childId(child),
+            shape: 'circle',
+            face: numeral(child + 1),
+          })),
+        ),
+        hundredGrid(Math.max(100, Math.ceil(to / 10) * 10), (n) => ({
+          id: numberId(n),
+          shape: 'square',
+          face: numeral(n),
+        })),
+      ),
     ),
   // What was said last; the grid is there to look at.
   things: ({ said }) => (said > 0 ? [lie('said', 'hundred grid', numberId(said), { kind: 'shade' })] : []),
-  say: ({ said }) => ({ verb: 'answer', numbers: [said + 1], spots: [numberId(said + 1)] }),
+  // The call word, and the turn, are told after the child has spoken.
+  say: ({ params, said, turn }) => ({
+    verb: isCall(params, said + 1) ? 'call' : 'answer',
+    numbers: [said + 1],
+    spots: [numberId(said + 1), childId(turn)],
+  }),
 }
 
 export const switchback = defineGame<Params, State, 'say', null>({

@@ -1,4 +1,5 @@
 import { edited, type Layout, type Scene, type Spot, type Viewer } from '../table'
+import { faceSchema } from '../things/face'
 import { games, type AnyGame } from './index'
 import { auto, movesOf, newRound, sceneOf, wordsFor, type Round } from './round'
 
@@ -77,6 +78,9 @@ function faultsWhilePlaying(game: AnyGame, params: unknown, players: number, vie
     faults.push(...faultsIn(next, viewer, ids, kinds))
     round = next
   }
+  for (const { id, face } of sceneOf(round, viewer).things)
+    if (face && !faceSchema.safeParse(face).success)
+      faults.push(`${id} shows what no face is: ${JSON.stringify(face)}`)
   return faults
 }
 

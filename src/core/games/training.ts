@@ -1,15 +1,17 @@
-import type { Judgement } from '../evidence/observation'
 import { seededChance } from '../chance/chance'
 import { itemKey, slips, type PracticeItem, type SlipReason } from '../skills'
 import { worthAsking } from './trying'
 import { asks, auto, movesOf, newRound } from './round'
+
+/** What an adult marks of a go. */
+type SeenAs = 'own' | 'help' | 'notYet'
 
 /** A child's go as an adult sees it: the question, what was said, what should be marked, and why. */
 export interface Seen {
   item: PracticeItem
   /** What the child said, one after another. */
   said: readonly number[]
-  judged: Judgement
+  judged: SeenAs
   /** Why the first answer was wrong; null: it wasn't. */
   reason: SlipReason | null
   /** Reasons to choose from, the true one among them; empty where nothing was wrong. */
@@ -51,7 +53,7 @@ export function lesson(game: string, params: unknown, players: number, seed: num
     } else round = auto(round, 'novice').round
   }
   const chance = seededChance(seed)
-  const kinds: Judgement[] = ['own', 'help', 'notYet']
+  const kinds: SeenAs[] = ['own', 'help', 'notYet']
   return items.map((item, i) => {
     const judged = kinds[(i + chance.int(0, 1)) % 3]
     const wrong = slips(item)

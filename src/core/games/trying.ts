@@ -7,7 +7,7 @@ import type { Choice } from './game'
 export type Company = 'alone' | 'planner' | 'novice' | 'together'
 
 /** A question that was answered, and how. */
-export interface Answered {
+interface Answered {
   item: PracticeItem
   /** Wrong answers before the right one, the first one first. */
   wrong: readonly number[]
@@ -120,7 +120,7 @@ export function movesBySpot({ round }: Trying): Map<string, unknown> {
   return found
 }
 
-export interface StepTally {
+interface StepTally {
   place: StepPlace
   /** Right at the first try. */
   right: number

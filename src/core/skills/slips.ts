@@ -1,31 +1,29 @@
 import type { PracticeItem } from './item'
 
 /** Why a child may come to a wrong answer. */
-export const slipReasons = [
-  'counted-own',
-  'one-too-many',
-  'one-missed',
-  'added',
-  'took-away',
-  'forgot-the-ten',
-  'kept-the-ten',
-  'smaller-from-larger',
-  'ones-as-tens',
-  'digits-turned',
-  'looks-alike',
-  'teen-or-ty',
-  'other-way',
-  'by-ones',
-  'one-group-less',
-  'one-group-more',
-  'chose-the-other',
-  'named-the-whole',
-  'next-hour',
-  'hands-swapped',
-  'unit-too-long',
-  'unit-too-short',
-] as const
-export type SlipReason = (typeof slipReasons)[number]
+export type SlipReason =
+  | 'counted-own'
+  | 'one-too-many'
+  | 'one-missed'
+  | 'added'
+  | 'took-away'
+  | 'forgot-the-ten'
+  | 'kept-the-ten'
+  | 'smaller-from-larger'
+  | 'ones-as-tens'
+  | 'digits-turned'
+  | 'looks-alike'
+  | 'teen-or-ty'
+  | 'other-way'
+  | 'by-ones'
+  | 'one-group-less'
+  | 'one-group-more'
+  | 'chose-the-other'
+  | 'named-the-whole'
+  | 'next-hour'
+  | 'hands-swapped'
+  | 'unit-too-long'
+  | 'unit-too-short'
 
 export interface Slip {
   answer: number

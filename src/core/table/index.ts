@@ -1,5 +1,6 @@
 export {
   beside,
+  circle,
   grid,
   hundredGrid,
   onTable,

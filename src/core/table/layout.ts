@@ -142,6 +142,26 @@ export function ring(
   }
 }
 
+/** Places round a circle, clockwise from the top: children who sit in one. */
+export function circle(spots: readonly PlainSpot[], size = 14): Layout {
+  // Far enough apart that no two touch.
+  const radius = Math.max(size, (spots.length * size * 1.3) / (2 * Math.PI))
+  const side = 2 * radius + size
+  return {
+    width: side,
+    height: side,
+    paths: [],
+    spots: spots.map((spot, i) => {
+      const turn = (i / spots.length) * 2 * Math.PI
+      return {
+        ...spot,
+        size: [size, size],
+        at: [side / 2 + radius * Math.sin(turn), side / 2 - radius * Math.cos(turn)],
+      }
+    }),
+  }
+}
+
 function moved(part: Layout, dx: number, dy: number): Layout {
   return {
     ...part,

@@ -17,6 +17,7 @@ export interface MoveWords {
     | 'turn'
     | 'choose'
     | 'answer'
+    | 'call'
     | 'find'
     | 'mend'
   numbers: readonly number[]
@@ -33,6 +34,8 @@ export interface Table<P, S, M> {
   /** What lies there, as far as the viewer may see it. */
   things(state: S, viewer: Viewer): SceneThing[]
   say(state: S, move: M): MoveWords
+  /** How much is still possible, where that is what a question is about: numbers that a hidden one can be. */
+  left?(state: S): number
   /** What is seen for a moment before it is hidden or covered, and for how long; null: nothing is. */
   glimpse?(state: S): { things: SceneThing[]; milliseconds: number } | null
   /** What a move turns up is seen before it is worked out: a card turned, then added. */

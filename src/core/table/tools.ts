@@ -8,7 +8,7 @@ export const toolIds = ['dice', 'spinner', 'cards', 'line', 'grid', 'frames', 'c
 export type ToolId = (typeof toolIds)[number]
 
 /** What can be set of a tool; each uses what it needs. */
-export const toolSettingsSchema = z.object({
+const toolSettingsSchema = z.object({
   /** Dice at once. */
   count: z.number().int().min(1).max(3).default(2),
   sides: z.union([z.literal(6), z.literal(10), z.literal(20)]).default(6),
@@ -56,10 +56,10 @@ export function toolLayout({ id, settings }: Tool): Layout {
         grid(
           Array.from({ length: settings.count }, (_, i) => ({ id: spotId(i), shape: 'area' as const })),
           settings.count,
-          [50, 50],
-          10,
+          [22, 22],
+          8,
         ),
-        20,
+        8,
       )
     case 'spinner':
       return onTable(place('wheel', [110, 110]))

@@ -1,2 +1,2 @@
-export { isLoose, isPrinted, kinds, nameOf, substitutesFor, type Substitute } from './kinds'
-export { thing, thingKey, thingSchema, type Thing, type ThingKind } from './thing'
+export { isLoose, isPrinted, nameOf, substitutesFor, type Substitute } from './kinds'
+export { thing, thingKey, type Thing, type ThingKind } from './thing'

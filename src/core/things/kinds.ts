@@ -42,7 +42,7 @@ const onShelf = (name: string, instead?: () => readonly Substitute[]) => ({
 const spread = (from: number, to: number, by: number) => `${from} to ${to}${by > 1 ? ` in ${by}s` : ''}`
 
 /** What is known of each kind. Prefer see-through counters and dice of strong contrast. */
-export const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
+const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
   die: {
     from: 'shelf',
     name: ({ sides }) => (sides === 6 ? 'die' : `die with 1 to ${sides}`),

@@ -4,7 +4,7 @@ const whole = z.number().int().min(0)
 const several = z.number().int().min(1)
 
 /** What the faces of a set of picture cards show. */
-export const pictures = ['dots in two groups', 'dice dots', 'fingers', 'ten frames', 'tens and ones'] as const
+const pictures = ['dots in two groups', 'dice dots', 'fingers', 'ten frames', 'tens and ones'] as const
 
 /**
  * Everything that lies on a table or is fetched for it, as a value: two things are the same if their

@@ -140,6 +140,8 @@ export function moveInWords({ verb, numbers }: MoveWords): string {
       return 'Turn a card'
     case 'choose':
       return 'Choose a question'
+    case 'call':
+      return `The call word in place of ${list}: now the other way round`
     case 'answer':
       return ''
     case 'find':

@@ -269,6 +269,7 @@ function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk
         <p className="show-prompt">{facesInWords(faces)}</p>
       </div>
     )
+  const left = gameOf(frame.round.game).table.left?.(frame.round.state)
   const words = waits ? 'Nothing fits: wait for the next go' : move ? moveInWords(move) : ''
   const last = frame.answered.at(-1)
   return (
@@ -276,6 +277,9 @@ function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk
       <h2>{over ? 'The end' : (who ?? 'Now')}</h2>
       {last && !waits && <p className="show-sentence">{sentenceOf(last)}</p>}
       <p className="show-prompt">{words}</p>
+      {left !== undefined && (
+        <p className="show-hint">{left === 1 ? 'One number is left.' : `${left} numbers are left.`}</p>
+      )}
       {over && <p className="show-hint">{talk}</p>}
     </div>
   )

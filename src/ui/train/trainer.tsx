@@ -105,7 +105,7 @@ export function Trainer({ classId, page }: { classId: string; page: TryPage }) {
           {told && last && (
             <div role="status">
               <p>
-                {agrees(seen, last) ? 'The same as here:' : 'Here it is'}{' '}
+                {agrees(seen, last) ? 'That is how it is marked here:' : 'Here it is marked'}{' '}
                 <strong>{markWords[seen.judged]}</strong>. {seen.reason && slipInWords[seen.reason]}{' '}
                 {sentenceOf(seen.item)}.
               </p>
