@@ -98,11 +98,11 @@ export function asks({ game, state }: Round, move: unknown): PracticeItem[] {
 }
 
 /**
- * Uses the device. @param viewer who watches: edits show what that one may see
+ * Uses the device. @param viewer who watches: edits show what that one may see; null: nobody, no edits are made
  * @param given numbers that real dice, a real wheel or a real card showed, in place of chance
  * @throws {ImpossibleDevice} if the device can't give them
  */
-export function roll(round: Round, viewer: Viewer = 'table', given?: readonly number[]): Step {
+export function roll(round: Round, viewer: Viewer | null = 'table', given?: readonly number[]): Step {
   if (round.phase !== 'roll') throw new Error('The device is used at the beginning of a go.')
   const game = gameOf(round.game)
   const chance = restoredChance(round.chance)
@@ -124,10 +124,14 @@ export function roll(round: Round, viewer: Viewer = 'table', given?: readonly nu
     actor: round.state.turn,
     faces: facesIn(heard),
     notable: ofDevice(round, heard),
-    edits: editsBetween(sceneOf(round, viewer), sceneOf(next, viewer)),
+    edits: editsFor(viewer, round, next),
   }
   return { round: next, events: [event] }
 }
+
+/** What changed on the table for who looks; nothing is worked out where nobody does. */
+const editsFor = (viewer: Viewer | null, before: Round, after: Round): Edit[] =>
+  viewer === null ? [] : editsBetween(sceneOf(before, viewer), sceneOf(after, viewer))
 
 /** The number that a device shows can't come up. */
 export class ImpossibleDevice extends Error {
@@ -178,7 +182,7 @@ function rolledAs(round: Round, given: readonly number[], heard: GameEvent[]): G
 }
 
 /** Makes a move; null where there is none to make. @throws if it isn't one of the legal moves */
-export function choose(round: Round, move: unknown, viewer: Viewer = 'table'): Step {
+export function choose(round: Round, move: unknown, viewer: Viewer | null = 'table'): Step {
   if (round.phase !== 'choose') throw new Error('A choice follows the use of the device.')
   const game = gameOf(round.game)
   const legal = game.moves(round.state) as readonly unknown[]
@@ -209,7 +213,7 @@ export function choose(round: Round, move: unknown, viewer: Viewer = 'table'): S
     kind: chosen === null ? 'waited' : 'moved',
     actor: who,
     notable: ofMove(round, chosen, next, heard),
-    edits: editsBetween(sceneOf(round, viewer), sceneOf(next, viewer)),
+    edits: editsFor(viewer, round, next),
   })
   if (state.ended) events.push({ kind: 'ended', actor: state.winner ?? who, notable: ['ends'], edits: [] })
   return { round: next, events }
@@ -246,11 +250,6 @@ function ofDevice(round: Round, heard: readonly GameEvent[]): Notable[] {
       event.faces.every((face) => face === event.faces[0])
     )
       found.push('double')
-    if (
-      (event.kind === 'drew' && event.card === 0) ||
-      (event.kind === 'rolled' && event.faces.every((face) => face === 0))
-    )
-      found.push('nothing')
     if (event.kind === 'rolled' && event.faces.length > 0 && event.faces.length < mostDice(round))
       found.push('fewer-dice')
   }
@@ -264,6 +263,11 @@ const mostDice = ({ game, params }: Round) =>
     0,
   )
 
+/** Nothing is added, taken away or missing. */
+const isNothing = (item: PracticeItem) =>
+  ((item.op === 'add' || item.op === 'subtract') && item.b === 0) ||
+  (item.op === 'missing' && item.answer === 0)
+
 function ofMove(before: Round, move: unknown, after: Round, heard: readonly GameEvent[]): Notable[] {
   const found: Notable[] = []
   const who = before.state.turn
@@ -271,6 +275,7 @@ function ofMove(before: Round, move: unknown, after: Round, heard: readonly Game
   let placed = 0
   for (const event of heard) {
     if (event.kind === 'sent-back') found.push('sent-back')
+    if (event.kind === 'answered' && isNothing(event.item)) found.push('nothing')
     if (event.kind === 'took') found.push('takes')
     if (event.kind === 'jumped') found.push('moves-the-body')
     if (event.kind === 'placed') placed++

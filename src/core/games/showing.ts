@@ -173,7 +173,7 @@ export function demonstrate(game: AnyGame, params: unknown, players: number, mos
       const { move, chance } = rolling
         ? { move: null, chance: round.chance }
         : moveOf(round, choiceFor(round))
-      const step = rolling ? roll(round) : choose({ ...round, chance }, move)
+      const step = rolling ? roll(round, null) : choose({ ...round, chance }, move, null)
       for (const { notable = [] } of step.events)
         for (const one of notable) if (!shows.has(one)) shows.set(one, goes)
       round = step.round
@@ -219,7 +219,7 @@ export function roundWith(
       const { move, chance } = rolling
         ? { move: null, chance: round.chance }
         : moveOf(round, choiceFor(round))
-      const step = rolling ? roll(round) : choose({ ...round, chance }, move)
+      const step = rolling ? roll(round, null) : choose({ ...round, chance }, move, null)
       round = step.round
       if (step.events.some(({ notable = [] }) => notable.includes(wanted))) {
         if (!best || go < best.go) best = { seed, go }

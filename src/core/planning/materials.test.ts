@@ -18,14 +18,14 @@ test('Perch for two: 20 counters in two colours, two dice, one board', () => {
   const { fetch, print } = answer({ visits: [visit({ game: 'perch', level: 'two-dice' })], spares: 0 })
   expect(countOf(fetch, 'counter in an own colour')).toBe(20)
   expect(countOf(fetch, 'die')).toBe(2)
-  expect(print).toEqual([{ item: 'perch board, 2 to 12', count: 1, spare: 0 }])
+  expect(print).toMatchObject([{ item: 'perch board, totals of two dice', count: 1, spare: 0 }])
 })
 
 test('a group of five as 2 + 3 doubles the boards', () => {
   const { print } = answer({
     visits: [visit({ game: 'perch', level: 'two-dice', children: 5, sets: [2, 3] })],
   })
-  expect(countOf(print, 'perch board, 2 to 12')).toBe(2)
+  expect(countOf(print, 'perch board, totals of two dice')).toBe(2)
 })
 
 test('shared between slots: the most at once, not the sum', () => {
@@ -47,8 +47,8 @@ test('a week: the same slot of two sessions is not at once, and pages are printe
   ]
   const { print, fetch } = answer({ visits, spares: 0 })
   expect(print.map(({ item, count }) => [item, count])).toEqual([
-    ['path 1 to 6', 2],
-    ['perch board, 2 to 12', 1],
+    ['path, steps 1 to 6', 2],
+    ['perch board, totals of two dice', 1],
   ])
   // Two dice for Perch and one for Sand Steps in the second session.
   expect(countOf(fetch, 'die')).toBe(3)

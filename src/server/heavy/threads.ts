@@ -45,6 +45,8 @@ const kept = ((globalThis as { islandsAsked?: Map<string, Asked> }).islandsAsked
 const mostKept = 400
 /** A page is answered with what is known after this long. */
 const patienceMs = 150
+/** What a class waits to see may take a little longer. */
+const patienceToShowMs = 500
 /** Nobody waits longer for one game's figures. */
 const limitMs = 20_000
 
@@ -74,7 +76,7 @@ export async function soFar<N extends 'analyse' | 'advise' | 'demonstrate'>(
     kept.set(key, made)
     asked = made
   }
-  if (asked.settled.state === 'working') await Promise.race([asked.work, after(patienceMs)])
+  if (asked.settled.state === 'working') await Promise.race([asked.work, after(name === 'demonstrate' ? patienceToShowMs : patienceMs)])
   return asked.settled as Value
 }
 
