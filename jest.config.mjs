@@ -2,6 +2,8 @@
 export default {
   testEnvironment: 'node',
   testTimeout: 60_000,
+  // Every core: by default one is left for the terminal, which of two is half.
+  maxWorkers: '100%',
   roots: ['<rootDir>/src', '<rootDir>/bin'],
   globalSetup: '<rootDir>/e2e/support/prepare.mjs',
   transform: {

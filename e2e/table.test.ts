@@ -209,3 +209,66 @@ test('one click from the harbour to the class screen of the next session’s fir
   await first.click()
   await reads('Watch first')
 })
+
+test('the trainer: ten goes, what was marked is compared, nothing is kept', async () => {
+  await person.goTo(`${base}/train/landfall?level=to-20-die`)
+  await person.sees(/What did the child do/)
+  let agreed = 0
+  for (let go = 0; go < 10; go++) {
+    const said = await person.text('.trainer-said')
+    const [asked] = [await person.text('.trainer-asked')]
+    const numbers = [...said.matchAll(/says (\d+)/g)].map(([, number]) => Number(number))
+    const right = solved(asked)!
+    // Right at once, right after a look again, or not: the mark follows from what was said.
+    const mark = numbers[0] === right ? 'on their own' : numbers.at(-1) === right ? 'with help' : 'not yet'
+    await person.press(mark)
+    if (mark !== 'on their own') {
+      const reasons = await person.driver.findElements({ css: '[aria-label="Reason"] button' })
+      await reasons[0].click()
+    }
+    const told = await person.text('.trainer-go [role=status]')
+    if (told.startsWith('That is how')) agreed++
+    expect(told).toContain(mark)
+    await person.press('Next')
+  }
+  expect(await person.heading()).toBe(`You agree on ${agreed} of 10`)
+  expect(agreed).toBeGreaterThan(2)
+  expect(await person.axe()).toEqual([])
+})
+
+test('the tools: by keyboard and by touch, full screen', async () => {
+  await person.goTo(`${base}/tools`)
+  await person.sees(/Dice/)
+  await press(Key.SPACE)
+  const rolled = (await person.text('header p')).split(' and ').map(Number)
+  expect(rolled).toHaveLength(2)
+  expect(rolled.every((n) => n >= 1 && n <= 6)).toBe(true)
+  await press('6')
+  await person.sees(/Ten frames/)
+  await press(...Array<string>(7).fill(Key.ARROW_RIGHT))
+  expect(await person.text('header p')).toBe('7 marked')
+  await press('5')
+  await person.sees(/Hundred grid/)
+  await person.driver.findElement({ css: '[data-live="spot-34"]' }).click()
+  expect(await person.text('header p')).toBe('1 marked')
+  await press('7')
+  await person.sees(/Clock/)
+  await person.press('+ an hour')
+  expect(await person.text('header p')).toBe('4 o’clock')
+  expect(await person.axe()).toEqual([])
+})
+
+test('every view of the table asks no more than a phone is wide', async () => {
+  const phone = await Person.at(server.url, { width: 390, height: 844 })
+  try {
+    for (const path of ['/show/landfall?level=to-100', '/try/perch', '/tools', '/train/landfall']) {
+      await phone.goTo(base + path)
+      await phone.heading()
+      const wide = await phone.driver.executeScript<number>(() => document.documentElement.scrollWidth)
+      expect([path, wide]).toEqual([path, 390])
+    }
+    expect(await phone.complaints()).toEqual([])
+  } finally {
+    await phone.leave()
+  }
+})

@@ -199,25 +199,23 @@ const squaresBetween = (from: number, to: number) =>
   range(1, Math.abs(to - from)).map((k) => squareId(from + Math.sign(to - from) * k))
 
 const table: Table<Params, State, Move> = {
-  layout: ({ start, goal, source }, players) =>
-    onTable(
-      stacked(
-        14,
-        trackRows(start, goal, (n) => ({
-          id: squareId(n),
-          shape: n === goal ? 'island' : 'circle',
-          face: numeral(n),
-        })),
-        source.kind === 'dice'
-          ? deviceSpots(source)
-          : beside(
-              8,
-              ...range(0, players - 1).map((player) => place(`pack-${player}`, [26, 34], { owner: player })),
-              place('open', [24, 32]),
-            ),
-      ),
-      12,
-    ),
+  layout({ start, goal, source }, players) {
+    const track = trackRows(start, goal, (n) => ({
+      id: squareId(n),
+      shape: n === goal ? 'island' : 'circle',
+      face: numeral(n),
+    }))
+    const device =
+      source.kind === 'dice'
+        ? deviceSpots(source)
+        : beside(
+            8,
+            ...range(0, players - 1).map((player) => place(`pack-${player}`, [26, 34], { owner: player })),
+            place('open', [24, 32]),
+          )
+    // A long track needs the height for itself.
+    return onTable(Math.abs(goal - start) > 40 ? beside(8, track, device) : stacked(14, track, device), 12)
+  },
   things: ({ params, players, positions, packs, thrown }) => [
     ...positions.map((at, player) =>
       lie(`marker-${player}`, 'marker', squareId(at), null, { owner: player }),
