@@ -76,7 +76,8 @@ export async function soFar<N extends 'analyse' | 'advise' | 'demonstrate'>(
     kept.set(key, made)
     asked = made
   }
-  if (asked.settled.state === 'working') await Promise.race([asked.work, after(name === 'demonstrate' ? patienceToShowMs : patienceMs)])
+  if (asked.settled.state === 'working')
+    await Promise.race([asked.work, after(name === 'demonstrate' ? patienceToShowMs : patienceMs)])
   return asked.settled as Value
 }
 
