@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { sql } from 'drizzle-orm'
 import { strandOf, type StrandId } from '@/core/skills'
+import { nameToday } from '@/core/things'
 import { openServerDatabase, serverDatabase } from '@/data/server-database'
 import { backupsIn } from '@/data/backup/files'
 import { databaseOfItsOwn } from '@/data/testing/database'
@@ -58,6 +59,20 @@ test('a folder of the version before: every record keeps its child, its step and
     expect(kept.standing).toBe(!corrected.has(row.id) && (row.judged !== null || row.of !== null))
     expect(kept.chain).toBe(row.corrects ?? row.id)
   }
+})
+
+test('what was counted on the shelf is counted under the names of today', async () => {
+  const now = await rowsOf<{ item: string; count: number }>(
+    'select item, count from shelf_count order by item',
+  )
+  expect(now).toEqual([
+    { item: 'base-ten one', count: 40 },
+    { item: 'die', count: 12 },
+    { item: 'timer', count: 3 },
+  ])
+  // A document of that time brings the same.
+  for (const { item } of old.shelf_count as { item: string }[])
+    expect(now.map((row) => row.item)).toContain(nameToday(item))
 })
 
 test('groups, stations and visits keep who was where with whom', async () => {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { nameToday } from '@/core/things'
 import { judgements } from '@/core/evidence/observation'
 import { surenesses, yearGroupSchema } from '@/core/evidence/prior'
 import { historySchema } from '@/core/drafting/history'
@@ -175,7 +176,11 @@ const rowSchemas = {
       saved_at: at,
     }),
   ]),
-  shelf_count: z.strictObject({ ...ofClass, item: text(100), count: z.number().int().min(0).max(10_000) }),
+  shelf_count: z.strictObject({
+    ...ofClass,
+    item: text(100).transform(nameToday),
+    count: z.number().int().min(0).max(10_000),
+  }),
 }
 
 const mostRows = 300_000

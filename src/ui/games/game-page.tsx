@@ -99,10 +99,10 @@ export function GamePage({
           {analysis && <Figures analysis={analysis} slot={slot} byChance={page.byChance} />}
         </div>
         <div className="game-side">
+          <Picture gameId={game.id} levelId={level.id} title={`${game.title}, ${level.title}`} />
           <p className="small">
             <Link href={`/c/${classId}/train/${game.id}?level=${level.id}`}>Practise marking it</Link>
           </p>
-          <Picture gameId={game.id} levelId={level.id} title={`${game.title}, ${level.title}`} />
           <h2 className="section">Make it work harder</h2>
           {advice.state === 'done' ? (
             <AdviceList

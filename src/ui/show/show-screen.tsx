@@ -12,6 +12,7 @@ import { itemAsked, sentenceOf, slips, type PracticeItem } from '@/core/skills'
 import type { ShowPage } from '@/server/show'
 import { Board } from '../board/board'
 import { useGlimpse } from '../board/use-glimpse'
+import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { again, back, begin, current, isOver, next, withCase, type Film } from './film'
 import { caseInWords, hintFor, moveInWords, promptFor, roundTheGap, slipInWords } from './in-words'
@@ -42,6 +43,7 @@ export function ShowScreen({ classId, page }: Props) {
   const { table } = gameOf(game.id)
   const layout = table.layout(frame.round.params, players)
   const glimpse = useGlimpse(frame.round, frame.scene)
+  const device = deviceOf(frame.round.params, game.id)
   const address = `/c/${classId}/games/${game.id}?level=${level.id}`
 
   /** Shows another picture, and forgets what was added to the last one. */
@@ -101,7 +103,7 @@ export function ShowScreen({ classId, page }: Props) {
     { keys: 'c', title: 'Count one hop', run: () => setCounting(Math.min(hops.length, counting + 1)) },
     { keys: 's', title: 'Someone slips', run: someoneSlips },
     ...(cases.includes('waits') ? [{ keys: 'w', title: 'A go that waits', run: () => jumpTo('waits') }] : []),
-    { keys: 'd', title: 'Use real dice', run: () => setReal(!real) },
+    ...(device ? [{ keys: 'd', title: `Use real ${device}`, run: () => setReal(!real) }] : []),
     { keys: 'Escape', title: 'Close', run: () => router.push(address) },
   ])
 
@@ -176,9 +178,11 @@ export function ShowScreen({ classId, page }: Props) {
           <Button variant="plain" onClick={someoneSlips} disabled={wrong.length === 0}>
             {slip && !slip.told ? 'Why?' : 'Someone slips'}
           </Button>
-          <Button variant="plain" aria-pressed={real} onClick={() => setReal(!real)}>
-            Real dice
-          </Button>
+          {device && (
+            <Button variant="plain" aria-pressed={real} onClick={() => setReal(!real)}>
+              Real {device}
+            </Button>
+          )}
         </div>
         <div className="show-choose">
           <label>
@@ -209,11 +213,22 @@ export function ShowScreen({ classId, page }: Props) {
               </select>
             </label>
           )}
+          <KeysButton />
           <Link href={address}>Close</Link>
         </div>
       </section>
     </main>
   )
+}
+
+/** What gives the numbers, where a class may use a real one: dice, a spinner, cards. */
+function deviceOf(params: unknown, gameId: string): string | null {
+  const kinds = gameOf(gameId)
+    .materials(params)
+    .map(({ thing }) => thing.kind)
+  if (kinds.includes('die')) return 'dice'
+  if (kinds.includes('spinner')) return 'spinner'
+  return kinds.includes('number cards') ? 'cards' : null
 }
 
 /** What was worked out, as it would stand on a sheet; the last few. */

@@ -21,6 +21,7 @@ import {
   type ToolId,
 } from '@/core/table/tools'
 import { Board } from '../board/board'
+import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Timer } from './timer'
 import { ToolSettings } from './tool-settings'
@@ -142,6 +143,7 @@ export function ToolsScreen({ classId }: { classId: string }) {
           <Button variant="plain" aria-pressed={timing} onClick={() => setTiming(!timing)}>
             Timer
           </Button>
+          <KeysButton />
           <Link href={`/c/${classId}`}>Close</Link>
         </div>
       </section>

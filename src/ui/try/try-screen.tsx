@@ -22,6 +22,7 @@ import { itemAsked } from '@/core/skills'
 import type { TryPage } from '@/server/show'
 import { Board } from '../board/board'
 import { useGlimpse } from '../board/use-glimpse'
+import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { moveInWords, promptFor, roundTheGap } from '../show/in-words'
 import { AnswerChoices } from './answer-choices'
@@ -240,6 +241,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
               ))}
             </select>
           </label>
+          <KeysButton />
           <Link href={`/c/${classId}/games/${game.id}?level=${level.id}`}>Close</Link>
         </div>
       </section>
