@@ -30,6 +30,8 @@ export async function screens() {
       '/groups',
       '/games',
       '/games/landfall',
+      '/show/landfall',
+      '/try/landfall',
       '/plan',
       '/run',
       '/progress',
@@ -68,9 +70,19 @@ export async function bundles() {
     const base = new URL((await fetch(`${server.url}/`)).url).pathname
     for (const path of [
       '/new',
-      ...['', '/class', '/groups', '/games', '/games/landfall', '/plan', '/run', '/progress'].map(
-        (part) => base + part,
-      ),
+      ...[
+        '',
+        '/class',
+        '/groups',
+        '/games',
+        '/games/landfall',
+        '/show/landfall',
+        '/try/landfall',
+        '/tools',
+        '/plan',
+        '/run',
+        '/progress',
+      ].map((part) => base + part),
     ]) {
       const html = await (await fetch(server.url + path)).text()
       const scripts = new Set(

@@ -257,18 +257,3 @@ test('the tools: by keyboard and by touch, full screen', async () => {
   expect(await person.text('header p')).toBe('4 o’clock')
   expect(await person.axe()).toEqual([])
 })
-
-test('every view of the table asks no more than a phone is wide', async () => {
-  const phone = await Person.at(server.url, { width: 390, height: 844 })
-  try {
-    for (const path of ['/show/landfall?level=to-100', '/try/perch', '/tools', '/train/landfall']) {
-      await phone.goTo(base + path)
-      await phone.heading()
-      const wide = await phone.driver.executeScript<number>(() => document.documentElement.scrollWidth)
-      expect([path, wide]).toEqual([path, 390])
-    }
-    expect(await phone.complaints()).toEqual([])
-  } finally {
-    await phone.leave()
-  }
-})

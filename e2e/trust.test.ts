@@ -138,6 +138,9 @@ test('every place keeps to its own security policy, and answers what is not ther
     `/c/${classId}/children/x`,
     `/c/${crypto.randomUUID()}/plan`,
     `/c/${classId}/games/nothing`,
+    `/c/${classId}/show/nothing`,
+    `/c/${classId}/try/landfall?level=none`,
+    '/pictures/landfall/none',
   ])
     expect([path, await status(path)]).toEqual([path, 404])
   for (const path of [

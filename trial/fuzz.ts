@@ -16,6 +16,7 @@ import {
   setLeft,
 } from '../src/server/classes'
 import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
+import { showPage, toolsPage, tryPage } from '../src/server/show'
 import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '../src/server/groups/groups'
 import { joinGroup } from '../src/server/groups/join'
 import { discardDraft, keepDraft } from '../src/server/drafts/drafts'
@@ -94,6 +95,9 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['letGo', letGo as Any, () => ({ classId, sessionId: crypto.randomUUID() })],
     ['gamesPage', gamesPage as Any, () => ({ classId, group: 0, slotMinutes: 12, to: 20 })],
     ['gamePage', gamePage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2, params: { start: 0, goal: 12 } })],
+    ['showPage', showPage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2 })],
+    ['tryPage', tryPage as Any, () => ({ classId, gameId: 'perch', levelId: 'two-dice' })],
+    ['toolsPage', toolsPage as Any, () => ({ classId })],
     ['stopWaiting', stopWaiting as Any, () => ({ classId, input: { game: 'landfall', players: 2 } })],
     ['planPage', planPage as Any, () => ({ classId, add: 'perch' })],
     ['previewPlan', previewPlan as Any, () => ({ classId, groupingId, plan })],
