@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
 import { playersToShow } from '@/core/games/showing'
+import { pupilsOf } from '@/data/queries/pupils'
 import { classIdSchema } from './classes'
 import { soFar } from './heavy/threads'
 import { NotHere, readingClass } from './use-case'
@@ -14,9 +15,11 @@ const showPageSchema = classIdSchema.extend({
 export type ShowPage = Awaited<ReturnType<typeof showPage>>
 
 /** A game for the class screen: its level, and the round that shows most of its rules. Nothing of a child. */
-export const showPage = readingClass(showPageSchema, async (_scope, { gameId, levelId, players }) => {
+export const showPage = readingClass(showPageSchema, async (scope, { gameId, levelId, players }) => {
   const { game, level } = levelAsked({ gameId, levelId })
-  const playing = Math.min(game.players.max, Math.max(game.players.min, players ?? playersToShow(game)))
+  // A whole class lines up with as many cards as there are children.
+  const usual = game.room.whole && game.players.min > 2 ? (await pupilsOf(scope)).length : playersToShow(game)
+  const playing = Math.min(game.players.max, Math.max(game.players.min, players ?? usual))
   const found = await soFar('demonstrate', { game: gameId, level: level.id, players: playing })
   return {
     game: { id: gameId, title: game.title, summary: game.summary, talk: game.texts.talk },

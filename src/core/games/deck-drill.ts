@@ -65,7 +65,7 @@ const cardFace = ({ ask }: Params, total: number, part: number): Face =>
       ? { kind: 'sum', a: total - part, b: part }
       : { kind: 'difference', a: total, b: part }
 
-const table = respondTable<Params>(
+const cardTable = respondTable<Params>(
   () => onTable(packSpots([70, 50])),
   ({ params, prompt }) =>
     packThings(
@@ -73,6 +73,18 @@ const table = respondTable<Params>(
       prompt.length > 0 ? cardFace(params, prompt[0], prompt[1]) : undefined,
     ),
 )
+
+const table: typeof cardTable = {
+  ...cardTable,
+  calls({ params, prompt }) {
+    if (prompt.length === 0) return null
+    const [total, part, act] = prompt
+    return {
+      action: params.action,
+      times: act === 0 ? 0 : params.ask === 'difference' ? total - part : total,
+    }
+  },
+}
 
 export const deckDrill = defineGame({
   ...engine,

@@ -98,7 +98,8 @@ export function nextFrames(last: Frame, given?: readonly number[], viewer: Viewe
   }
   const { move, chance } = moveOf(round, choiceFor(round))
   const said = move === null ? null : wordsFor(round, move)
-  const { round: after, events } = choose({ ...round, chance }, move, viewer)
+  const { round: own, events } = choose({ ...round, chance }, move, viewer)
+  const after = sameForAll(own, asks(round, move), viewer)
   const edits = events.flatMap((event) => event.edits)
   const from = movedFrom(frame.scene, edits)
   for (const item of asks(round, move)) {
@@ -130,6 +131,23 @@ export function nextFrames(last: Frame, given?: readonly number[], viewer: Viewe
   })
   return frames
 }
+
+/** One call serves all: where the others work out the same, the class sees it once. */
+function sameForAll(after: Round, items: readonly PracticeItem[], viewer: Viewer): Round {
+  let round = after
+  while (round.phase === 'choose' && gameOf(round.game).goes === 'call') {
+    const { move, chance } = moveOf(round, choiceFor(round))
+    if (JSON.stringify(asks(round, move)) !== JSON.stringify(items) || hasOwnTable(round)) break
+    round = choose({ ...round, chance }, move, viewer).round
+  }
+  return round
+}
+
+/** Each has a card or a board to look at: what one does there is no other's. */
+const hasOwnTable = ({ game, state }: Round) =>
+  gameOf(game)
+    .table.things(state, 'all')
+    .some(({ owner }) => owner !== null)
 
 /** A thoughtful child plays before the class, unless thinking takes too long to be watched. */
 const choiceFor = ({ game, params }: Round) => (gameOf(game).thinksLong?.(params) ? 'novice' : 'planner')

@@ -34,6 +34,8 @@ export interface Table<P, S, M> {
   /** What lies there, as far as the viewer may see it. */
   things(state: S, viewer: Viewer): SceneThing[]
   say(state: S, move: M): MoveWords
+  /** What all do on the call, and how often; 0: nobody moves, the key word was not said. */
+  calls?(state: S): { action: string; times: number } | null
   /** How much is still possible, where that is what a question is about: numbers that a hidden one can be. */
   left?(state: S): number
   /** What is seen for a moment before it is hidden or covered, and for how long; null: nothing is. */

@@ -284,7 +284,10 @@ function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk
         <p className="show-prompt">{facesInWords(faces)}</p>
       </div>
     )
-  const left = gameOf(frame.round.game).table.left?.(frame.round.state)
+  const { table } = gameOf(frame.round.game)
+  const left = table.left?.(frame.round.state)
+  // How often is told after the class has worked it out.
+  const call = stage === 'moved' ? table.calls?.(frame.round.state) : null
   const words = waits ? 'Nothing fits: wait for the next go' : move ? moveInWords(move) : ''
   const last = frame.answered.at(-1)
   return (
@@ -292,12 +295,20 @@ function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk
       <h2>{over ? 'The end' : (who ?? 'Now')}</h2>
       {last && !waits && <p className="show-sentence">{sentenceOf(last)}</p>}
       <p className="show-prompt">{words}</p>
+      {call && <p className="show-hint">{callInWords(call)}</p>}
       {left !== undefined && (
         <p className="show-hint">{left === 1 ? 'One number is left.' : `${left} numbers are left.`}</p>
       )}
       {over && <p className="show-hint">{talk}</p>}
     </div>
   )
+}
+
+/** What all do: “Jump 5 times, at your own pace.” */
+function callInWords({ action, times }: { action: string; times: number }): string {
+  if (times === 0) return 'No key word: nobody moves.'
+  const verb = action.charAt(0).toUpperCase() + action.slice(1)
+  return `${verb} ${times === 1 ? 'once' : `${times} times`}, at your own pace.`
 }
 
 const facesInWords = (faces: readonly number[]) =>
