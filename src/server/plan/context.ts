@@ -15,7 +15,7 @@ import { todayIn } from '../clock'
 import { planThread } from '../heavy/threads'
 
 /** A plan takes a moment; one that takes longer than this has gone wrong. */
-const limitMs = 20_000
+const limitMs = 60_000
 
 /** The groups of a grouping with the children who are still in the class. */
 function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child[]): PlannedGrouping {
