@@ -1,7 +1,8 @@
 import { itemAsked, slips } from '../skills'
 import { games, gameOf } from './index'
 import { ImpossibleDevice, newRound, sceneOf } from './round'
-import { demonstrate, firstFrame, nextFrames, playersToShow, roundWith, type Frame } from './showing'
+import { demonstrate, roundWith } from './demonstration'
+import { firstFrame, nextFrames, playersToShow, type Frame } from './showing'
 
 function played(gameId: string, levelId: string, seed: number, players?: number): Frame[] {
   const game = gameOf(gameId)

@@ -150,103 +150,12 @@ const hasOwnTable = ({ game, state }: Round) =>
     .some(({ owner }) => owner !== null)
 
 /** A thoughtful child plays before the class, unless thinking takes too long to be watched. */
-const choiceFor = ({ game, params }: Round) => (gameOf(game).thinksLong?.(params) ? 'novice' : 'planner')
+export const choiceFor = ({ game, params }: Round) =>
+  gameOf(game).thinksLong?.(params) ? 'novice' : 'planner'
 
 function movedFrom({ things }: Scene, edits: readonly Edit[]): string | null {
   const moved = edits.find((edit) => edit.op === 'move')
   return moved ? (things.find(({ id }) => id === moved.id)?.at ?? null) : null
-}
-
-export interface Demonstration {
-  /** Of the round that shows most; `newRound` with it plays the same. */
-  seed: number
-  goes: number
-  /** In the order in which they come. */
-  shows: Notable[]
-  /** What this round doesn't show, with its share of the rounds tried: a share of a sample. */
-  never: { case: Notable; share: number }[]
-  /** Rounds tried. */
-  tried: number
-}
-
-/** Goes after which a round that only the time ends has been shown long enough. */
-const longEnough = 30
-
-/**
- * The shortest round, of those tried, that shows every notable case that came up in any of them; where none
- * does, the one that shows most.
- * @param most rounds to try
- */
-export function demonstrate(game: AnyGame, params: unknown, players: number, most = 150): Demonstration {
-  const counts = new Map<Notable, number>()
-  let best: { seed: number; goes: number; shows: Notable[] } | null = null
-  for (let seed = 1; seed <= most; seed++) {
-    const shows = new Map<Notable, number>()
-    let round = newRound(game.id, params, players, seed)
-    let goes = 0
-    let parts = 0
-    while (round.phase !== 'over' && goes < longEnough && parts++ < 6 * longEnough) {
-      if (round.phase === 'roll') goes++
-      const rolling = round.phase === 'roll'
-      const { move, chance } = rolling
-        ? { move: null, chance: round.chance }
-        : moveOf(round, choiceFor(round))
-      const step = rolling ? roll(round, null) : choose({ ...round, chance }, move, null)
-      for (const { notable = [] } of step.events)
-        for (const one of notable) if (!shows.has(one)) shows.set(one, goes)
-      round = step.round
-    }
-    for (const one of shows.keys()) counts.set(one, (counts.get(one) ?? 0) + 1)
-    const found = { seed, goes, shows: [...shows.keys()] }
-    if (
-      !best ||
-      found.shows.length > best.shows.length ||
-      (found.shows.length === best.shows.length && found.goes < best.goes)
-    )
-      best = found
-  }
-  const { seed, goes, shows } = best!
-  return {
-    seed,
-    goes,
-    shows,
-    never: [...counts]
-      .filter(([one]) => !shows.includes(one))
-      .map(([one, count]) => ({ case: one, share: count / most })),
-    tried: most,
-  }
-}
-
-/** The first round, of those tried, in which a case comes up, and in which go; null: in none of them. */
-export function roundWith(
-  wanted: Notable,
-  game: AnyGame,
-  params: unknown,
-  players: number,
-  from = 1,
-  most = 400,
-): { seed: number; go: number } | null {
-  let best: { seed: number; go: number } | null = null
-  for (let seed = from; seed < from + most; seed++) {
-    let round = newRound(game.id, params, players, seed)
-    let go = 0
-    let parts = 0
-    while (round.phase !== 'over' && go < (best?.go ?? longEnough) && parts++ < 6 * longEnough) {
-      const rolling = round.phase === 'roll'
-      if (rolling) go++
-      const { move, chance } = rolling
-        ? { move: null, chance: round.chance }
-        : moveOf(round, choiceFor(round))
-      const step = rolling ? roll(round, null) : choose({ ...round, chance }, move, null)
-      round = step.round
-      if (step.events.some(({ notable = [] }) => notable.includes(wanted))) {
-        if (!best || go < best.go) best = { seed, go }
-        break
-      }
-    }
-    if (best && best.go <= 1) break
-  }
-  return best
 }
 
 /** A game in one picture: its table at a level after a few goes of a seeded round. */

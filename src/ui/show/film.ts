@@ -1,5 +1,6 @@
 import { newRound, type Notable } from '@/core/games/round'
-import { firstFrame, nextFrames, roundWith, type Frame } from '@/core/games/showing'
+import { roundWith } from '@/core/games/demonstration'
+import { firstFrame, nextFrames, type Frame } from '@/core/games/showing'
 import { gameOf } from '@/core/games'
 
 /** The pictures shown so far and the one in view: stepping back is an index into them. */
@@ -71,3 +72,13 @@ export function withCase(film: Film, wanted: Notable): Film | null {
 
 export const isOver = ({ frames, at }: Film): boolean =>
   at === frames.length - 1 && frames[at].round.phase === 'over'
+
+/** What gives the numbers, where a class may use a real one: dice, a spinner, cards. */
+export function deviceOf(params: unknown, gameId: string): string | null {
+  const kinds = gameOf(gameId)
+    .materials(params)
+    .map(({ thing }) => thing.kind)
+  if (kinds.includes('die')) return 'dice'
+  if (kinds.includes('spinner')) return 'spinner'
+  return kinds.includes('number cards') ? 'cards' : null
+}

@@ -7,15 +7,15 @@ import Button from 'react-bootstrap/Button'
 import { hopMarks, ringMarks } from '@/core/drawing/hops'
 import { gameOf } from '@/core/games'
 import { ImpossibleDevice, type Notable } from '@/core/games/round'
-import type { Frame } from '@/core/games/showing'
-import { itemAsked, sentenceOf, slips, type PracticeItem } from '@/core/skills'
+import { slips } from '@/core/skills'
 import type { ShowPage } from '@/server/show'
 import { Board } from '../board/board'
 import { useGlimpse } from '../board/use-glimpse'
 import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
-import { again, back, begin, current, isOver, next, withCase, type Film } from './film'
-import { caseInWords, hintFor, moveInWords, promptFor, roundTheGap, slipInWords } from './in-words'
+import { again, back, begin, current, deviceOf, isOver, next, withCase, type Film } from './film'
+import { caseInWords, slipInWords } from './in-words'
+import { Now, SoFar } from './now'
 import { RealDevice } from './real-device'
 
 interface Props {
@@ -220,100 +220,3 @@ export function ShowScreen({ classId, page }: Props) {
     </main>
   )
 }
-
-/** What gives the numbers, where a class may use a real one: dice, a spinner, cards. */
-function deviceOf(params: unknown, gameId: string): string | null {
-  const kinds = gameOf(gameId)
-    .materials(params)
-    .map(({ thing }) => thing.kind)
-  if (kinds.includes('die')) return 'dice'
-  if (kinds.includes('spinner')) return 'spinner'
-  return kinds.includes('number cards') ? 'cards' : null
-}
-
-/** What was worked out, as it would stand on a sheet; the last few. */
-function SoFar({ answered }: { answered: readonly PracticeItem[] }) {
-  const sentences = answered.map(sentenceOf).filter((text) => /[=<>]/.test(text))
-  return (
-    <div className="show-so-far" aria-live="polite">
-      {sentences.length > 0 && (
-        <>
-          <h2>So far</h2>
-          <ol>
-            {sentences.slice(-3).map((text, i) => (
-              <li key={`${text} ${i}`}>{text}</li>
-            ))}
-          </ol>
-        </>
-      )}
-    </div>
-  )
-}
-
-/** What stands open now, or what was done. */
-function Now({ frame, over, talk, players }: { frame: Frame; over: boolean; talk: string; players: number }) {
-  const { stage, item, move, waits, faces, player } = frame
-  // One call serves all: nobody's go is told apart.
-  const who = players > 1 && gameOf(frame.round.game).goes !== 'call' ? `Player ${player + 1}` : null
-  if (stage === 'ready')
-    return (
-      <div className="show-now">
-        <h2>Ready</h2>
-        <p className="show-prompt">Watch first. Then tell a partner what happened.</p>
-      </div>
-    )
-  if (stage === 'asked' && item) {
-    const [before, after] = roundTheGap(itemAsked(item))
-    return (
-      <div className="show-now">
-        <h2>{who ?? 'Now'}</h2>
-        {item.op !== 'count' && item.op !== 'see' && item.op !== 'order' && item.op !== 'numeral' && (
-          <p className="show-sentence" data-sentence={itemAsked(item)}>
-            {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
-          </p>
-        )}
-        <p className="show-prompt">{promptFor(item, move?.verb)}</p>
-        <p className="show-hint">{hintFor(item)}</p>
-      </div>
-    )
-  }
-  if (stage === 'device')
-    return (
-      <div className="show-now">
-        <h2>{who ?? 'Now'}</h2>
-        <p className="show-prompt">{facesInWords(faces)}</p>
-      </div>
-    )
-  const { table } = gameOf(frame.round.game)
-  const left = table.left?.(frame.round.state)
-  // How often is told after the class has worked it out.
-  const call = stage === 'moved' ? table.calls?.(frame.round.state) : null
-  const words = waits ? 'Nothing fits: wait for the next go' : move ? moveInWords(move) : ''
-  const last = frame.answered.at(-1)
-  return (
-    <div className="show-now">
-      <h2>{over ? 'The end' : (who ?? 'Now')}</h2>
-      {last && !waits && <p className="show-sentence">{sentenceOf(last)}</p>}
-      <p className="show-prompt">{words}</p>
-      {call && <p className="show-hint">{callInWords(call)}</p>}
-      {left !== undefined && (
-        <p className="show-hint">{left === 1 ? 'One number is left.' : `${left} numbers are left.`}</p>
-      )}
-      {over && <p className="show-hint">{talk}</p>}
-    </div>
-  )
-}
-
-/** What all do: “Jump 5 times, at your own pace.” */
-function callInWords({ action, times }: { action: string; times: number }): string {
-  if (times === 0) return 'No key word: nobody moves.'
-  const verb = action.charAt(0).toUpperCase() + action.slice(1)
-  return `${verb} ${times === 1 ? 'once' : `${times} times`}, at your own pace.`
-}
-
-const facesInWords = (faces: readonly number[]) =>
-  faces.length === 0
-    ? ''
-    : faces.length === 1
-      ? String(faces[0])
-      : `${faces[0]} and ${faces.slice(1).join(' and ')} more`
