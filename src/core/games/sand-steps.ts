@@ -98,7 +98,7 @@ export const sandSteps = defineGame({
       'Roll or spin and say the number.',
       'Find that step on your path.',
       'Cover it and write the number beside it.',
-      'Covered already, or not on the path? Pass the go on.',
+      'Covered already? Pass the go on. Not on the path? Roll again.',
       'First with every step covered wins.',
     ],
     lookFors: [

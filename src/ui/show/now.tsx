@@ -50,7 +50,7 @@ export function Now({
       <div className="show-now">
         <h2>{who ?? 'Now'}</h2>
         {item.op !== 'count' && item.op !== 'see' && item.op !== 'order' && item.op !== 'numeral' && (
-          <p className="show-sentence" data-sentence={itemAsked(item)}>
+          <p className={sentenceClass(itemAsked(item))} data-sentence={itemAsked(item)}>
             {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
           </p>
         )}
@@ -75,7 +75,7 @@ export function Now({
   return (
     <div className="show-now">
       <h2>{over ? 'The end' : (who ?? 'Now')}</h2>
-      {last && !waits && <p className="show-sentence">{sentenceOf(last)}</p>}
+      {last && !waits && <p className={sentenceClass(sentenceOf(last))}>{sentenceOf(last)}</p>}
       <p className="show-prompt">{words}</p>
       {call && <p className="show-hint">{callInWords(call)}</p>}
       {left !== undefined && (
@@ -99,3 +99,8 @@ const facesInWords = (faces: readonly number[]) =>
     : faces.length === 1
       ? String(faces[0])
       : `${faces[0]} and ${faces.slice(1).join(' and ')} more`
+
+/** Signs that fit into the line at full size. */
+const fullSize = 10
+
+const sentenceClass = (sentence: string) => `show-sentence${sentence.length > fullSize ? ' long' : ''}`
