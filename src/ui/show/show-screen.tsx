@@ -108,7 +108,7 @@ export function ShowScreen({ classId, page }: Props) {
   ])
 
   return (
-    <main className="show">
+    <main className="stage">
       <section className="show-table" aria-label="Table">
         <header>
           <h1>{game.title}</h1>

@@ -68,7 +68,7 @@ export function ToolsScreen({ classId }: { classId: string }) {
   ])
 
   return (
-    <main className="show tools">
+    <main className="stage tools">
       <section className="show-table" aria-label="Table">
         <header>
           <h1>{titles[tool.id]}</h1>

@@ -95,7 +95,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
   const [before, after] = item ? roundTheGap(itemAsked(item)) : ['', '']
 
   return (
-    <main className="show try">
+    <main className="stage try">
       <section className="show-table" aria-label="Table">
         <header>
           <h1>{game.title}</h1>
