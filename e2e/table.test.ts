@@ -188,7 +188,8 @@ test('Try: the move is chosen by its place on the table, and taken back', async 
   )
   expect(live).toHaveLength(2)
   const [ones, tens] = live.map((id) => Number(id.split('-')[1])).sort((a, b) => a - b)
-  expect(tens).toBe(10 * ones)
+  // A six in tens would go beyond: it lands on the goal.
+  expect(tens).toBe(Math.min(50, 10 * ones))
   await person.driver.executeScript(
     (id: string) =>
       document
