@@ -116,7 +116,7 @@ test('real dice: what they showed is played, what they can’t show is refused',
   await reads('It can’t show 7 and 2 now.')
   await person.enter('What did it show?', '4 2')
   await person.press('Play it')
-  await reads('4 and 2 more')
+  await reads('4 and 2')
   await person.press('Next')
   await reads('Where will it land?')
   expect((await shown()).asked).toBe('0 + 6 = ?')

@@ -28,6 +28,20 @@ const others: readonly SlipReason[] = [
   'other-way',
 ]
 
+/** Questions whose words say all that is needed to judge an answer: nothing on the table has to be looked at. */
+const toldInWords: ReadonlySet<PracticeItem['op']> = new Set([
+  'add',
+  'subtract',
+  'missing',
+  'multiply',
+  'factor',
+  'compare',
+  'neighbour',
+  'tens',
+  'say',
+  'skip',
+])
+
 /**
  * Goes to practise marking on: right at once, right after a look again, or not yet; as many of each as can be,
  * in an order of chance. From the questions of a round, each once.
@@ -45,7 +59,12 @@ export function lesson(game: string, params: unknown, players: number, seed: num
     if (round.phase === 'choose') {
       const { round: next } = auto(round, 'novice')
       for (const item of worthAsking(asks(round, movesOf(round)[0] ?? null)))
-        if (items.length < count && slips(item).length > 0 && !known.has(itemKey(item))) {
+        if (
+          items.length < count &&
+          toldInWords.has(item.op) &&
+          slips(item).length > 0 &&
+          !known.has(itemKey(item))
+        ) {
           known.add(itemKey(item))
           items.push(item)
         }

@@ -53,5 +53,7 @@ test('words: a question with its gap, a prompt, a move', () => {
   expect(hintFor(item)).toBe('Keep 11 in your head. Tell a partner.')
   expect(moveInWords({ verb: 'move', numbers: [6, 5, 11], spots: [] })).toBe('From 6 to 11')
   expect(moveInWords({ verb: 'cover', numbers: [3, 4], spots: [] })).toBe('Cover 3 and 4')
+  expect(moveInWords({ verb: 'ask', numbers: [10], spots: [] })).toBe('Is it more than 10?')
+  expect(moveInWords({ verb: 'ask', numbers: [3], spots: [], player: 1 })).toBe('Ask player 2 for 3')
   expect(moveInWords({ verb: 'let-go', numbers: [], spots: [] })).toBe('Keep them all')
 })

@@ -75,10 +75,10 @@ export const isOver = ({ frames, at }: Film): boolean =>
 
 /** What gives the numbers, where a class may use a real one: dice, a spinner, cards. */
 export function deviceOf(params: unknown, gameId: string): string | null {
-  const kinds = gameOf(gameId)
+  const things = gameOf(gameId)
     .materials(params)
-    .map(({ thing }) => thing.kind)
-  if (kinds.includes('die')) return 'dice'
-  if (kinds.includes('spinner')) return 'spinner'
-  return kinds.includes('number cards') ? 'cards' : null
+    .map(({ thing }) => thing)
+  if (things.some(({ kind }) => kind === 'die')) return 'dice'
+  if (things.some((one) => one.kind === 'spinner' && one.sectors !== 'more and less')) return 'spinner'
+  return things.some(({ kind }) => kind === 'number cards') ? 'cards' : null
 }

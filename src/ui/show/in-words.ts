@@ -112,7 +112,7 @@ export const caseInWords: Record<Notable, string> = {
 }
 
 /** What was done, in a sentence about the player. */
-export function moveInWords({ verb, numbers }: MoveWords): string {
+export function moveInWords({ verb, numbers, player }: MoveWords): string {
   const list =
     numbers.length > 1 ? `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}` : String(numbers[0] ?? '')
   switch (verb) {
@@ -135,7 +135,7 @@ export function moveInWords({ verb, numbers }: MoveWords): string {
     case 'keep':
       return numbers.length === 0 ? 'Keep none' : `Keep ${list}`
     case 'ask':
-      return `Ask about ${list}`
+      return player === undefined ? `Is it more than ${list}?` : `Ask player ${player + 1} for ${list}`
     case 'turn':
       return 'Turn a card'
     case 'choose':

@@ -1,6 +1,7 @@
 import { gameOf } from '@/core/games'
 import type { Frame } from '@/core/games/showing'
 import { itemAsked, sentenceOf, type PracticeItem } from '@/core/skills'
+import type { Scene } from '@/core/table'
 import { hintFor, moveInWords, promptFor, roundTheGap } from './in-words'
 
 /** What was worked out, as it would stand on a sheet; the last few. */
@@ -63,7 +64,7 @@ export function Now({
     return (
       <div className="show-now">
         <h2>{who ?? 'Now'}</h2>
-        <p className="show-prompt">{facesInWords(faces)}</p>
+        <p className="show-prompt">{facesInWords(faces, frame.scene)}</p>
       </div>
     )
   const { table } = gameOf(frame.round.game)
@@ -93,12 +94,17 @@ function callInWords({ action, times }: { action: string; times: number }): stri
   return `${verb} ${times === 1 ? 'once' : `${times} times`}, at your own pace.`
 }
 
-const facesInWords = (faces: readonly number[]) =>
-  faces.length === 0
-    ? ''
-    : faces.length === 1
-      ? String(faces[0])
-      : `${faces[0]} and ${faces.slice(1).join(' and ')} more`
+/** The numbers of the device where they lie open as numbers; a covered die, or a card with a picture, is not told. */
+function facesInWords(faces: readonly number[], { things }: Scene): string {
+  const open = things.flatMap(({ face }) =>
+    face?.kind === 'numeral' || face?.kind === 'pips'
+      ? [face.n]
+      : face?.kind === 'wheel' && face.at !== null
+        ? [Number(face.sectors[face.at])]
+        : [],
+  )
+  return faces.every((face) => open.includes(face)) ? faces.join(' and ') : ''
+}
 
 /** Signs that fit into the line at full size. */
 const fullSize = 10

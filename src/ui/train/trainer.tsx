@@ -63,7 +63,7 @@ export function Trainer({ classId, page }: { classId: string; page: TryPage }) {
             {seen
               ? `Go ${given.length + (told ? 0 : 1)} of ${goes.length}. Nothing of this is kept.`
               : goes.length === 0
-                ? 'This level asks nothing that is marked right or wrong.'
+                ? 'What is asked at this level has to be seen: it can’t be practised in words.'
                 : 'Nothing of this is kept. The more adults agree, the more their marks say.'}
           </p>
         </div>
