@@ -1,7 +1,7 @@
 'use client'
 
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import { useEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 import { styled } from '../styled'
 import { Lane, laneX } from './lane'
 import type { useGroups } from './use-groups'
@@ -28,12 +28,15 @@ export function Lanes({
   onSelect: (child: string) => void
 }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
-  const focusNext = useRef<string | null>(null)
+  const focusNext = useRef<{ child: string; to: number } | null>(null)
 
-  useEffect(() => {
-    // A child moved by keyboard is drawn anew in another lane: the focus goes along.
-    if (!focusNext.current) return
-    document.querySelector<HTMLElement>(`[data-child="${focusNext.current}"]`)?.focus()
+  // A child moved by keyboard is drawn anew in another lane: the focus goes along. In the commit
+  // itself: an effect that waits for the paint may belong to an earlier drawing (a save that came
+  // back), find the child where it stood and let the focus go with it.
+  useLayoutEffect(() => {
+    const next = focusNext.current
+    if (!next || table.groupOf(next.child) !== next.to) return
+    document.querySelector<HTMLElement>(`[data-child="${next.child}"]`)?.focus()
     focusNext.current = null
   })
 
@@ -86,7 +89,7 @@ export function Lanes({
             onMove={(child, by) => {
               const to = table.groups[position + by]
               if (!to) return
-              focusNext.current = child
+              focusNext.current = { child, to: to.pennant }
               table.move(child, to.pennant)
             }}
           >
