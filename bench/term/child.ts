@@ -102,7 +102,7 @@ export class Believed {
 
   take(place: StepPlace, judged: Judgement, day: Day) {
     const { strand, step } = place
-    const row: Evidence = { strand, step, judged, right: null, of: null, weight: 1, schoolDay: day }
+    const row: Evidence = { strand, step, judged, right: null, of: null, weight: 1, guess: 0, schoolDay: day }
     this.running.set(strand, takeIn(this.on(strand), row, schoolDaysBetween))
     this.summaries.delete(strand)
     this.seen.push({ strand, step, judged, day })

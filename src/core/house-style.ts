@@ -8,6 +8,8 @@ export const houseStyleSchema = z.object({
   grouping: groupingModeSchema.default('similar'),
   movingUp: movingUpSchema.default({ by: 'estimate' }),
   skipOrder: skipOrderSchema.default('tens-fives-twos'),
+  /** A child may play at a screen, and what it answers is kept. */
+  digital: z.boolean().default(false),
 })
 
 export type HouseStyle = z.infer<typeof houseStyleSchema>

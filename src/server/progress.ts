@@ -153,17 +153,21 @@ export const childPage = readingClass(childSchema, async (scope, { pupilId }) =>
       estimate: child.estimates[id],
       band: toDraw(bands.filter(({ strand }) => strand === id)),
     })),
-    records: records.map(({ id, strand, step, judged, right, of, schoolDay, gameId, slot }) => ({
-      id,
-      strand,
-      step,
-      judged,
-      right,
-      of,
-      schoolDay,
-      /** Where it was seen. */
-      at: gameId === null || slot === null ? null : { game: gameOf(gameId).title, slot: slot + 1 },
-    })),
+    records: records.map(
+      ({ id, strand, step, judged, right, of, digital, slips, schoolDay, gameId, slot }) => ({
+        id,
+        strand,
+        step,
+        judged,
+        right,
+        of,
+        digital,
+        slips: slips ?? [],
+        schoolDay,
+        /** Where it was seen. */
+        at: gameId === null || slot === null ? null : { game: gameOf(gameId).title, slot: slot + 1 },
+      }),
+    ),
     /** There may be more records than are shown. */
     more: records.length === mostRecords,
     today,

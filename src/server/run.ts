@@ -7,6 +7,7 @@ import { stepOf } from '@/core/skills'
 import { deleteDraft, draftOf } from '@/data/queries/drafts'
 import { observationsOfVisits } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { sumUpPlayed } from '@/data/queries/held'
 import { allInClass, pupilsOf } from '@/data/queries/pupils'
 import {
@@ -27,7 +28,7 @@ import { stepOfVisit } from './marks/marks'
 import { changingClass, NotHere, readingClass, Refused } from './use-case'
 
 /** A mark that stands, as the run board shows it. */
-export type ShownMark = MarkValue & Pick<Mark, 'id' | 'observer' | 'pupilId' | 'visitId'>
+export type ShownMark = MarkValue & Pick<Mark, 'id' | 'observer' | 'pupilId' | 'visitId' | 'digital'>
 
 export interface RunVisit {
   id: string
@@ -77,6 +78,8 @@ export interface RunPage {
   }[]
   visits: RunVisit[]
   marks: ShownMark[]
+  /** The class lets children play at a screen. */
+  digital: boolean
   absent: string[]
   /** The plan was changed since it was made ready: those changes are not in this session. */
   changesWait: boolean
@@ -162,7 +165,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
         }
       })
       .sort((a, b) => a.slot - b.slot || a.pennant - b.pennant),
-    marks: marks.map(({ id, observer, pupilId, visitId, judged, right, of }) => ({
+    marks: marks.map(({ id, observer, pupilId, visitId, judged, right, of, ...row }) => ({
       id,
       observer,
       pupilId,
@@ -170,7 +173,11 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
       judged,
       right,
       of,
+      digital: row.digital
+        ? { strand: row.strand, step: row.step, guess: row.guess, slips: row.slips ?? [] }
+        : null,
     })),
+    digital: (await houseStyleOf(scope)).digital,
     absent: await absentOf(scope, session.id),
     changesWait: session.state === 'planned' && (await draftOf(scope, 'plan')) !== null,
     waiting: [...names].flatMap(([id, name]) =>

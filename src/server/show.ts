@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
 import { playersToShow } from '@/core/games/showing'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { pupilsOf } from '@/data/queries/pupils'
-import { classIdSchema } from './classes'
+import { absentOf, visitsMet } from '@/data/queries/sessions'
+import { classIdSchema, displayName } from './classes'
 import { soFar } from './heavy/threads'
 import { NotHere, readingClass } from './use-case'
 
@@ -42,6 +44,38 @@ export const tryPage = readingClass(showPageSchema.omit({ players: true }), asyn
     levels: game.levels.map(({ id, title }) => ({ id, title })),
   }
 })
+
+export type StationPage = Awaited<ReturnType<typeof stationPage>>
+
+/** A visit as one child plays it at a screen: its own level and its name, nothing of anyone else. */
+export const stationPage = readingClass(
+  classIdSchema.extend({ visitId: z.uuid(), pupilId: z.uuid() }),
+  async (scope, { visitId, pupilId }) => {
+    const [met, child, style] = await Promise.all([
+      visitsMet(scope, [visitId], [pupilId]).then((visits) => visits.get(visitId)),
+      pupilsOf(scope).then((pupils) => pupils.find(({ id }) => id === pupilId)),
+      houseStyleOf(scope),
+    ])
+    if (!met || !child || !met.pupilIds.has(pupilId)) throw new NotHere()
+    const closed = !style.digital
+      ? 'The digital station is off. It is switched on in the house style of the class.'
+      : met.session.state !== 'running'
+        ? 'The session is not under way.'
+        : (await absentOf(scope, met.session.id)).includes(pupilId)
+          ? `${displayName(child)} is away today.`
+          : null
+    const levelId = met.visit.ownLevels[pupilId] ?? met.visit.levelId
+    const { game, level } = levelAsked({ gameId: met.gameId, levelId })
+    return {
+      /** Why nothing is played now; null: it can begin. */
+      closed,
+      visitId,
+      child: { id: pupilId, name: displayName(child) },
+      game: { id: game.id, title: game.title, players: game.players },
+      level: { id: level.id, title: level.title },
+    }
+  },
+)
 
 /** The tools: whoever may see the class may use them. */
 export const toolsPage = readingClass(classIdSchema, () => Promise.resolve({}))

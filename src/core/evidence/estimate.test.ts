@@ -177,10 +177,19 @@ test('the same records counted weigh as much as one after the other, whatever th
       right: null,
       of: null,
       weight: 1,
+      guess: 0,
       schoolDay: '2026-11-03',
       times,
     }) as const
-  const tally = { strand: 'add', step: 'count-on-10', judged: null, right: 3, of: 4, weight: 0.5 } as const
+  const tally = {
+    strand: 'add',
+    step: 'count-on-10',
+    judged: null,
+    right: 3,
+    of: 4,
+    weight: 0.5,
+    guess: 0,
+  } as const
   const counted = [
     record('count-on-10', 'own', 7),
     record('count-on-20', 'help', 4),
@@ -207,6 +216,7 @@ test('a judgement made a thousand times in a day still leaves an ability possibl
     right: null,
     of: null,
     weight: 1,
+    guess: 0,
   } as const
   const history = [{ ...often, schoolDay: '2026-11-03', times: 1000 }]
   const { running } = throughHistory(placed, history, schoolDaysBetween)

@@ -10,6 +10,8 @@ export interface Evidence extends StepPlace {
   right: number | null
   of: number | null
   weight: number
+  /** How often a guess is right; of a tally. */
+  guess: number
   /** `2026-11-24` */
   schoolDay: string
 }
@@ -85,9 +87,12 @@ export function takeIn(
   }
 }
 
-function asObservation({ strand, step, weight, judged, right, of }: Evidence, day: number): Observation {
+function asObservation(
+  { strand, step, weight, judged, right, of, guess }: Evidence,
+  day: number,
+): Observation {
   const at = { day, step: stepIndex({ strand, step }), weight }
-  return judged !== null ? { ...at, judged } : { ...at, right: right!, of: of!, guess: 0 }
+  return judged !== null ? { ...at, judged } : { ...at, right: right!, of: of!, guess }
 }
 
 export const summaryOf = ({ belief }: Running, strand: StrandId): Summary =>

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { believedMoment, lastMade, markSchema, sameValue, saysSomething } from './mark'
+import { believedMoment, lastMade, markSchema, sameValue, saysSomething, weightOf } from './mark'
 
 const id = () => crypto.randomUUID()
 const mark = (change: object) => ({
@@ -59,4 +59,13 @@ test('a value says something, or takes back', () => {
   expect(saysSomething({ ...nothing, right: 0, of: 4 })).toBe(true)
   expect(sameValue({ ...nothing, judged: 'own' }, { ...nothing, judged: 'help' })).toBe(false)
   expect(sameValue(nothing, { ...nothing })).toBe(true)
+})
+
+test('a digital station counts and judges nobody, at a step there is', () => {
+  const digital = { strand: 'add', step: 'count-on-10', guess: 0, slips: [] }
+  const tally = { right: 3, of: 4, digital }
+  expect(weightOf(markSchema.parse(mark(tally)))).toBe(0.8)
+  expect(weightOf(markSchema.parse(mark({ judged: 'own' })))).toBe(1)
+  expect(problemsOf({ judged: 'own', digital })).toEqual(['judged'])
+  expect(problemsOf({ ...tally, digital: { ...digital, step: 'count-on-11' } })).toEqual(['digital.step'])
 })

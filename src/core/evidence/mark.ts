@@ -1,21 +1,36 @@
 import { z } from 'zod'
+import { hasStep, slipReasons, strandIds } from '../skills'
 import { judgements } from './observation'
 
+/** Of a digital station: the step its tasks were at, how often a guess is right, and why answers were wrong. */
+export const digitalSchema = z
+  .object({
+    strand: z.enum(strandIds),
+    step: z.string().max(60),
+    guess: z.number().min(0).max(0.9),
+    slips: z
+      .array(z.object({ reason: z.enum(slipReasons), count: z.number().int().min(1).max(100) }))
+      .max(slipReasons.length),
+  })
+  .refine(hasStep, { path: ['step'], error: 'The strand has no such step.' })
+
 /**
- * What an adult tapped for a child at a visit: a judgement, a tally, or neither to take back what stood. The
- * one shape of a mark, in the device's queue, on its way and where it is stored.
+ * What was seen of a child at a visit: a judgement or a tally that an adult tapped, a tally of a digital station,
+ * or neither to take back what stood. The one shape of a mark, in the device's queue, on its way and where it is stored.
  */
 export const markSchema = z
   .object({
     /** Made by the device, so that a mark sent twice is stored once. */
     id: z.uuid(),
-    /** Who saw it: the device in whose hand it was tapped. */
+    /** Who saw it: the device in whose hand it was tapped; of a digital station each play for itself. */
     observer: z.uuid(),
     visitId: z.uuid(),
     pupilId: z.uuid(),
     judged: z.enum(judgements).nullable().default(null),
     right: z.number().int().min(0).max(100).nullable().default(null),
     of: z.number().int().min(1).max(100).nullable().default(null),
+    /** Null: an adult saw it. */
+    digital: digitalSchema.nullable().default(null),
     /** The mark that stood on the device when this one was tapped. */
     corrects: z.uuid().nullable().default(null),
     madeAt: z.iso.datetime({ offset: true }),
@@ -32,9 +47,14 @@ export const markSchema = z
     path: ['judged'],
     error: 'Either a mark or a tally.',
   })
+  .refine(({ judged, digital }) => judged === null || digital === null, {
+    path: ['judged'],
+    error: 'A digital station judges nobody.',
+  })
 
 export type Mark = z.output<typeof markSchema>
 export type MarkValue = Pick<Mark, 'judged' | 'right' | 'of'>
+export type Digital = z.output<typeof digitalSchema>
 
 export const noValue: MarkValue = { judged: null, right: null, of: null }
 
@@ -71,3 +91,6 @@ export function believedMoment(said: Date, begunAt: Date, receivedAt: Date): Dat
   if (said > receivedAt) return receivedAt
   return said < begunAt ? begunAt : said
 }
+
+/** How far a record is trusted: an adult saw it, or a digital station counted it. */
+export const weightOf = ({ digital }: Pick<Mark, 'digital'>): number => (digital === null ? 1 : 0.8)

@@ -8,7 +8,8 @@ import {
   movesBySpot,
   othersStep,
   pass,
-  summaryOf,
+  practised,
+  slipsIn,
   deviceUsed,
   type Trying,
 } from './trying'
@@ -47,12 +48,14 @@ test.each(games.map(({ id }) => [id] as const))(
     const company = game.players.max > 1 ? 'novice' : 'alone'
     const playing = company === 'alone' ? 1 : Math.min(players, game.players.max)
     const { trying, asked, told } = playOut(beginTrying(id, game.levels[0].params, playing, company, 5))
-    const { steps, slips: reasons } = summaryOf(trying)
+    const [steps, reasons] = [practised(trying), slipsIn(trying.done)]
     expect(trying.done).toHaveLength(asked)
     expect(trying.done.filter(({ wrong }) => wrong.length > 0)).toHaveLength(told.length)
     expect(steps.reduce((sum, { of, right }) => sum + of - right, 0)).toBe(told.length)
     expect(steps.reduce((sum, { of }) => sum + of, 0)).toBe(asked)
     expect(reasons.reduce((sum, { count }) => sum + count, 0)).toBe(told.length)
+    const byStep = steps.flatMap(({ slips: at }) => at.map(({ count }) => count))
+    expect(byStep.reduce((sum, count) => sum + count, 0)).toBe(told.length)
   },
 )
 

@@ -1,4 +1,12 @@
-import { itemKey, placeOf, slips, type PracticeItem, type SlipReason, type StepPlace } from '../skills'
+import {
+  choicesFor,
+  itemKey,
+  placeOf,
+  slips,
+  type PracticeItem,
+  type SlipReason,
+  type StepPlace,
+} from '../skills'
 import { gameOf } from './index'
 import { actor, asks, choose, movesOf, moveOf, newRound, roll, wordsFor, type Round } from './round'
 import type { Choice } from './game'
@@ -7,7 +15,7 @@ import type { Choice } from './game'
 export type Company = 'alone' | 'planner' | 'novice' | 'together'
 
 /** A question that was answered, and how. */
-interface Answered {
+export interface Answered {
   item: PracticeItem
   /** Wrong answers before the right one, the first one first. */
   wrong: readonly number[]
@@ -26,6 +34,8 @@ export interface Trying {
   done: readonly Answered[]
   /** The person said that nothing can be done where something can. */
   lookAgain: boolean
+  /** Times that the person used the device. */
+  goes: number
 }
 
 export function beginTrying(
@@ -43,6 +53,7 @@ export function beginTrying(
     wrong: [],
     done: [],
     lookAgain: false,
+    goes: 0,
   }
 }
 
@@ -50,8 +61,12 @@ export function beginTrying(
 export const isOwnGo = ({ round, company }: Trying): boolean =>
   company === 'alone' || company === 'together' || actor(round) === 0
 
-/** What is worth asking: reading a number is not asked beside something to work out. */
-export function worthAsking(items: readonly PracticeItem[]): PracticeItem[] {
+/**
+ * What is worth asking: reading a number is not asked beside something to work out, and nothing is asked that has
+ * one answer to choose from (which of two equal numbers is more).
+ */
+export function worthAsking(all: readonly PracticeItem[]): PracticeItem[] {
+  const items = all.filter((item) => choicesFor(item)?.length !== 1)
   const worked = items.filter(({ op }) => op !== 'numeral' && op !== 'order')
   const asked = worked.length > 0 ? worked : items.filter(({ op }) => op === 'numeral').slice(0, 1)
   const keys = new Set<string>()
@@ -61,7 +76,7 @@ export function worthAsking(items: readonly PracticeItem[]): PracticeItem[] {
 /** The person, or whoever has the go, uses the device; where one thing can be done its questions follow at once. */
 export function deviceUsed(trying: Trying, given?: readonly number[]): Trying {
   const { round } = roll(trying.round, 0, given)
-  return onward({ ...trying, round, lookAgain: false })
+  return onward({ ...trying, round, lookAgain: false, goes: trying.goes + 1 })
 }
 
 /** The questions of the only move there is; several have to be chosen from. */
@@ -120,36 +135,53 @@ export function movesBySpot({ round }: Trying): Map<string, unknown> {
   return found
 }
 
+export interface SlipCount {
+  reason: SlipReason
+  count: number
+}
+
 interface StepTally {
   place: StepPlace
   /** Right at the first try. */
   right: number
   of: number
+  /** Mean chance of a right answer by guessing: 1 in as many as there were to choose from, 0 where it was typed. */
+  guess: number
+  slips: SlipCount[]
 }
 
-export interface TrySummary {
-  steps: StepTally[]
-  slips: { reason: SlipReason; count: number }[]
+/** What was practised, most of it first: right at once of all, by step, and why answers were wrong, as far as that can be told. */
+export function practised({ done }: Trying): StepTally[] {
+  const steps = new Map<string, { place: StepPlace; answered: Answered[] }>()
+  for (const one of done) {
+    const place = placeOf(one.item)
+    if (!place) continue
+    const key = `${place.strand} ${place.step}`
+    steps.set(key, { place, answered: [...(steps.get(key)?.answered ?? []), one] })
+  }
+  return [...steps.values()]
+    .map(({ place, answered }) => ({
+      place,
+      right: answered.filter(({ wrong }) => wrong.length === 0).length,
+      of: answered.length,
+      guess: answered.reduce((sum, { item }) => sum + guessing(item), 0) / answered.length,
+      slips: slipsIn(answered),
+    }))
+    .sort((a, b) => b.of - a.of)
 }
 
-/** What was practised: right at once of all, by step; and why answers were wrong, as far as that can be told. */
-export function summaryOf({ done }: Trying): TrySummary {
-  const steps = new Map<string, StepTally>()
+/** Why answers were wrong, the commonest first. */
+export function slipsIn(done: readonly Answered[]): SlipCount[] {
   const reasons = new Map<SlipReason, number>()
-  for (const { item, wrong } of done) {
-    const place = placeOf(item)
-    if (place) {
-      const key = `${place.strand} ${place.step}`
-      const tally = steps.get(key) ?? { place, right: 0, of: 0 }
-      steps.set(key, { ...tally, right: tally.right + (wrong.length === 0 ? 1 : 0), of: tally.of + 1 })
-    }
+  for (const { item, wrong } of done)
     for (const said of wrong) {
       const slip = slips(item).find((one) => one.answer === said)
       if (slip) reasons.set(slip.reason, (reasons.get(slip.reason) ?? 0) + 1)
     }
-  }
-  return {
-    steps: [...steps.values()].sort((a, b) => b.of - a.of),
-    slips: [...reasons].map(([reason, count]) => ({ reason, count })).sort((a, b) => b.count - a.count),
-  }
+  return [...reasons].map(([reason, count]) => ({ reason, count })).sort((a, b) => b.count - a.count)
+}
+
+function guessing(item: PracticeItem): number {
+  const choices = choicesFor(item)
+  return choices === null ? 0 : 1 / choices.length
 }

@@ -84,5 +84,5 @@ export {
   timeInWords,
   type PracticeItem,
 } from './item'
-export { slips, type SlipReason } from './slips'
+export { choicesFor, slips, slipReasons, type SlipReason } from './slips'
 export { placeOf } from './item-place'

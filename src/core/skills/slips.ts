@@ -1,29 +1,32 @@
 import type { PracticeItem } from './item'
 
 /** Why a child may come to a wrong answer. */
-export type SlipReason =
-  | 'counted-own'
-  | 'one-too-many'
-  | 'one-missed'
-  | 'added'
-  | 'took-away'
-  | 'forgot-the-ten'
-  | 'kept-the-ten'
-  | 'smaller-from-larger'
-  | 'ones-as-tens'
-  | 'digits-turned'
-  | 'looks-alike'
-  | 'teen-or-ty'
-  | 'other-way'
-  | 'by-ones'
-  | 'one-group-less'
-  | 'one-group-more'
-  | 'chose-the-other'
-  | 'named-the-whole'
-  | 'next-hour'
-  | 'hands-swapped'
-  | 'unit-too-long'
-  | 'unit-too-short'
+export const slipReasons = [
+  'counted-own',
+  'one-too-many',
+  'one-missed',
+  'added',
+  'took-away',
+  'forgot-the-ten',
+  'kept-the-ten',
+  'smaller-from-larger',
+  'ones-as-tens',
+  'digits-turned',
+  'looks-alike',
+  'teen-or-ty',
+  'other-way',
+  'by-ones',
+  'one-group-less',
+  'one-group-more',
+  'chose-the-other',
+  'named-the-whole',
+  'next-hour',
+  'hands-swapped',
+  'unit-too-long',
+  'unit-too-short',
+] as const
+
+export type SlipReason = (typeof slipReasons)[number]
 
 export interface Slip {
   answer: number
@@ -138,4 +141,11 @@ export function slips(item: PracticeItem): Slip[] {
       break
   }
   return found
+}
+
+/** Answers a screen offers to choose from where none is typed (times, parts of a pattern, one of two); else null. */
+export function choicesFor(item: PracticeItem): number[] | null {
+  if (item.op !== 'clock' && item.op !== 'pattern' && item.op !== 'compare') return null
+  const wrong = slips(item).slice(0, 2)
+  return [item.answer, ...wrong.map(({ answer }) => answer)].sort((a, b) => a - b)
 }

@@ -93,8 +93,8 @@ export async function historiesOf(
   wanted: readonly HistoryWanted[],
 ): Promise<(Counted & { pupilId: string })[]> {
   if (wanted.length === 0) return []
-  const { pupilId, strand, step, judged, right, of, weight, schoolDay } = observation
-  const same = [pupilId, strand, schoolDay, step, judged, right, of, weight] as const
+  const { pupilId, strand, step, judged, right, of, weight, guess, schoolDay } = observation
+  const same = [pupilId, strand, schoolDay, step, judged, right, of, weight, guess] as const
   return db
     .select({
       pupilId,
@@ -104,6 +104,7 @@ export async function historiesOf(
       right,
       of,
       weight,
+      guess,
       schoolDay,
       times: sql<number>`count(*)::int`,
     })

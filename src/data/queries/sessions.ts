@@ -126,7 +126,7 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
 /** A visit with what a mark at it has to know. */
 export interface VisitMet {
   visit: Pick<VisitRow, 'levelId' | 'ownLevels'>
-  session: Pick<SessionRow, 'state' | 'begunAt' | 'day'>
+  session: Pick<SessionRow, 'id' | 'state' | 'begunAt' | 'day'>
   gameId: string
   /** The strand its groups were made for. */
   strand: StrandId
@@ -145,6 +145,7 @@ export async function visitsMet(
       id: visit.id,
       visit: { levelId: visit.levelId, ownLevels: visit.ownLevels },
       session: {
+        id: stationSession.id,
         state: stationSession.state,
         begunAt: stationSession.begunAt,
         day: stationSession.day,

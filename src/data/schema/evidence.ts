@@ -6,12 +6,14 @@ import {
   foreignKey,
   index,
   integer,
+  jsonb,
   pgTable,
   primaryKey,
   smallint,
   text,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { Digital } from '@/core/evidence/mark'
 import type { Judgement } from '@/core/evidence/observation'
 import type { Sureness } from '@/core/evidence/prior'
 import type { StrandId } from '@/core/skills'
@@ -58,6 +60,12 @@ export const observation = pgTable(
     right: smallint(),
     of: smallint(),
     weight: doublePrecision().notNull().default(1),
+    /** Counted by a digital station, not seen by an adult. */
+    digital: boolean().notNull().default(false),
+    /** Of a tally: how often a guess is right. */
+    guess: doublePrecision().notNull().default(0),
+    /** Of a digital station: why answers were wrong, as far as that can be told. */
+    slips: jsonb().$type<Digital['slips']>(),
     /** The day on which it was made, where the school is. */
     schoolDay: date({ mode: 'string' }).notNull(),
     /** The record whose place this one took, as the device saw it. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { nameToday } from '@/core/things'
+import { digitalSchema } from '@/core/evidence/mark'
 import { judgements } from '@/core/evidence/observation'
 import { surenesses, yearGroupSchema } from '@/core/evidence/prior'
 import { historySchema } from '@/core/drafting/history'
@@ -62,6 +63,9 @@ const rowSchemas = {
       right: small.nullable(),
       of: z.number().int().min(1).max(1000).nullable(),
       weight: z.number().positive().max(1),
+      digital: z.boolean(),
+      guess: z.number().min(0).max(0.9),
+      slips: digitalSchema.shape.slips.nullable(),
       school_day: day,
       corrects: id.nullable(),
       chain: id,

@@ -1,9 +1,14 @@
 import { sql } from 'drizzle-orm'
+import { difficultiesOf } from '@/core/evidence/history'
+import { estimate } from '@/core/evidence/estimate'
+import { priorOf } from '@/core/evidence/prior'
+import { stepIndex } from '@/core/skills'
 import { serverDatabase } from '@/data/server-database'
 import { classIdSchema, classTable } from '../classes'
 import { rebuildEstimate } from '../estimates'
 import { childPage } from '../progress'
 import { mark, newClass, openTestSchool, rowsOf, running, viewer } from '../testing/school'
+import { runPage } from '../run'
 import { readingClass } from '../use-case'
 import { recordMark } from './marks'
 
@@ -100,3 +105,64 @@ test('marks and corrections of three days at once: few transactions, and what is
     })
   }
 })
+
+test('a digital station: its tally weighs 0.8 at the step of its tasks, is kept as digital, and any device takes it back', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const visit = page.visits.find(({ slot }) => slot === 0)!
+  const [{ id: pupilId }] = visit.children
+  const play = crypto.randomUUID()
+  const digital = {
+    strand: 'add',
+    step: 'count-on-20',
+    guess: 0,
+    slips: [{ reason: 'counted-own', count: 2 }],
+  }
+  const counted = mark(visit.id, pupilId, { observer: play, judged: null, right: 7, of: 9, digital })
+  const before = await childPage(viewer, { classId, pupilId })
+  await recordMark(viewer, { classId, ...counted })
+  await recordMark(viewer, { classId, ...counted })
+  await recordMark(viewer, { classId, ...mark(visit.id, pupilId) })
+
+  const { records, strands } = await childPage(viewer, { classId, pupilId })
+  expect(records).toHaveLength(2)
+  expect(records.find(({ digital }) => digital)).toMatchObject({
+    step: 'count-on-20',
+    right: 7,
+    of: 9,
+    slips: [{ reason: 'counted-own', count: 2 }],
+  })
+  const { estimate, prior } = await estimateOf(classId, pupilId)
+  expect(strands.find(({ strand }) => strand === 'add')!.estimate.mean).toBeCloseTo(estimate, 9)
+  expect(estimate).not.toBeCloseTo(prior, 2)
+
+  const shown = (await runPage(viewer, { classId }))!.marks.find(({ digital }) => digital !== null)!
+  expect(shown.digital).toEqual(digital)
+  const back = mark(visit.id, pupilId, { observer: play, judged: null, digital, corrects: counted.id })
+  await recordMark(viewer, { classId, ...back })
+  const after = await childPage(viewer, { classId, pupilId })
+  expect(after.records.map(({ digital }) => digital)).toEqual([false])
+  expect(before.records).toEqual([])
+})
+
+/** The mean on adding after the two records of the test above, worked out without the server; and before them. */
+async function estimateOf(classId: string, pupilId: string) {
+  const { placements } = await classTable(viewer, { classId })
+  const placed = placements.find((one) => one.pupilId === pupilId && one.strand === 'add')!
+  const { records } = await childPage(viewer, { classId, pupilId })
+  const judged = records.find((one) => one.judged)!
+  expect(judged.strand).toBe('add')
+  const prior = priorOf('add', placed)
+  const at = (step: string) => stepIndex({ strand: 'add', step })
+  const { mean } = estimate({
+    difficulties: [...difficultiesOf('add')],
+    prior,
+    noisePerDay: 0,
+    observations: [
+      { day: 0, step: at('count-on-20'), right: 7, of: 9, guess: 0, weight: 0.8 },
+      { day: 0, step: at(judged.step), judged: 'own', weight: 1 },
+    ],
+    onDay: 0,
+  })
+  return { estimate: mean, prior: prior.mean }
+}

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { markedStep } from '@/core/evidence/fit'
-import { believedMoment, markSchema, type Mark } from '@/core/evidence/mark'
+import { believedMoment, markSchema, weightOf, type Mark } from '@/core/evidence/mark'
 import type { StepPlace, StrandId } from '@/core/skills'
 import { insertObservations, lockPupils, recordsMet, setAside } from '@/data/queries/observations'
 import { visitsMet, type VisitMet } from '@/data/queries/sessions'
@@ -63,11 +63,21 @@ function recordOf(
   if (!pupilIds.has(mark.pupilId)) throw new Refused('The child was not at this station in this slot.')
   const begunAt = session.begunAt ?? startOfDayIn(scope.classroom.timeZone, session.day)
   const madeAt = believedMoment(new Date(mark.madeAt), begunAt, now())
+  const { digital, ...tapped } = mark
+  const levelId = visit.ownLevels[mark.pupilId] ?? visit.levelId
+  const { guess, slips, ...place } = digital ?? {
+    ...stepOfVisit(gameId, levelId, strand),
+    guess: 0,
+    slips: null,
+  }
   return {
-    ...mark,
-    ...stepOfVisit(gameId, visit.ownLevels[mark.pupilId] ?? visit.levelId, strand),
+    ...tapped,
+    ...place,
     adultId: scope.adultId,
-    weight: 1,
+    weight: weightOf(mark),
+    digital: digital !== null,
+    guess,
+    slips,
     schoolDay: todayIn(scope.classroom.timeZone, madeAt),
     madeAt,
   }

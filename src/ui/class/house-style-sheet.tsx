@@ -94,6 +94,23 @@ export function HouseStyleSheet({
         chosen={edited.skipOrder}
         onChoose={(skipOrder) => setEdited({ ...edited, skipOrder })}
       />
+      <fieldset className="style-choice">
+        <legend>May children play at a screen?</legend>
+        <Form.Check
+          type="switch"
+          id="digital"
+          checked={edited.digital}
+          onChange={({ target }) => setEdited({ ...edited, digital: target.checked })}
+          label={
+            <>
+              Digital station
+              <span className="tiny muted">
+                From the run, for one child at a time. What it answers is kept as digital and counts for less.
+              </span>
+            </>
+          }
+        />
+      </fieldset>
       <Button disabled={busy} onClick={() => save(() => onSave(edited), onClose)}>
         {busy ? 'Saving …' : 'Save'}
       </Button>

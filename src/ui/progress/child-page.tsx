@@ -4,6 +4,7 @@ import { groupNames } from '@/core/grouping/pennants'
 import type { childPage } from '@/server/progress'
 import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
+import { slipInWords } from '../show/in-words'
 import { MarkSign } from '../run/station-column'
 import { dayInShort, fitInWords, reasonInWords } from '../words'
 import { ChildDetails, type ChildActions } from './child-details'
@@ -70,12 +71,18 @@ export function ChildPage({ classId, page, ...actions }: ChildActions & { classI
               <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
             )}
             <ul className="rows small">
-              {records.map(({ id, strand, step, judged, right, of, schoolDay, at }) => (
+              {records.map(({ id, strand, step, judged, right, of, digital, slips, schoolDay, at }) => (
                 <li key={id}>
                   {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
                   <span className="grow">
                     {stepOf({ strand, step }).short}:{' '}
                     {judged ? judgedWords[judged] : `${right} of ${of} right`}
+                    {digital && <span className="digital-sign">digital</span>}
+                    {slips.map(({ reason }) => (
+                      <span key={reason} className="slip-line muted">
+                        {slipInWords[reason]}
+                      </span>
+                    ))}
                     {at && (
                       <span className="muted">
                         {' '}

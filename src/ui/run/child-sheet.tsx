@@ -1,10 +1,12 @@
 'use client'
 
+import Link from 'next/link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { MarkValue } from '@/core/evidence/mark'
-import type { RunVisit } from '@/server/run'
+import { stepOf } from '@/core/skills'
+import type { RunVisit, ShownMark } from '@/server/run'
 import { SideSheet } from '../sheets/side-sheet'
 import { MarkSign } from './station-column'
 
@@ -13,9 +15,12 @@ export function ChildSheet({
   name,
   step,
   mark,
+  digital,
+  stationAt,
   absent,
   enabled,
   onValue,
+  onTakeBack,
   onAbsent,
   onClose,
 }: {
@@ -23,9 +28,14 @@ export function ChildSheet({
   /** What the child's marks are about. */
   step: RunVisit['step']
   mark: MarkValue | undefined
+  /** What it did at a digital station, in this visit. */
+  digital: readonly ShownMark[]
+  /** Where it may play at a screen; null: the class does not do that. */
+  stationAt: string | null
   absent: boolean
   enabled: boolean
   onValue: (value: MarkValue) => void
+  onTakeBack: (mark: ShownMark) => void
   onAbsent: (absent: boolean) => void
   onClose: () => void
 }) {
@@ -72,6 +82,31 @@ export function ChildSheet({
           {tally ? `Record ${tally.right} of ${tally.of}` : 'Record'}
         </Button>
       </div>
+      {(stationAt || digital.length > 0) && <h3 className="section-small">At a screen</h3>}
+      {digital.length > 0 && (
+        <ul className="rows small">
+          {digital.map((one) => (
+            <li key={one.id}>
+              <span className="grow">
+                {stepOf(one.digital!).short}: {one.right} of {one.of} <span className="muted">digital</span>
+              </span>
+              <Button variant="plain" size="sm" onClick={() => onTakeBack(one)}>
+                Take back
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {stationAt && enabled && !absent && (
+        <>
+          <Link className="btn btn-quiet" href={stationAt}>
+            Let {name} play at this screen
+          </Link>
+          <p className="tiny muted">
+            Eight to twelve goes alone; the answers count for less than what you see.
+          </p>
+        </>
+      )}
       <Form.Check
         type="switch"
         id="absent"

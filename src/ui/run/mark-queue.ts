@@ -16,6 +16,9 @@ export interface QueueState {
 
 export const nothingWaiting: QueueState = { waiting: [], aside: [], volatile: false, offline: false }
 
+/** What a mark is about; without an observer this device saw it. */
+export type MarkedAt = Pick<Mark, 'visitId' | 'pupilId'> & Partial<Pick<Mark, 'observer' | 'digital'>>
+
 /** Answers that are about the moment, not about the mark: it is sent again. */
 const forNow = [401, 408, 425, 429]
 /** As many answers that the server is at fault, and the mark is set aside. */
@@ -54,8 +57,8 @@ export class MarkQueue {
     return { observer, waiting }
   }
 
-  /** A tap: kept on the device, then sent. */
-  async add(at: Pick<Mark, 'visitId' | 'pupilId'>, value: MarkValue, corrects: string | null): Promise<Mark> {
+  /** A tap, or what a digital station counted: kept on the device, then sent. */
+  async add(at: MarkedAt, value: MarkValue, corrects: string | null): Promise<Mark> {
     // Never two marks of one device at one moment, nor a later one before an earlier: the last one stands.
     this.lastMade = Math.max(Date.now(), this.lastMade + 1)
     const madeAt = new Date(this.lastMade).toISOString()
@@ -63,8 +66,9 @@ export class MarkQueue {
       ...noValue,
       ...value,
       ...at,
+      digital: at.digital ?? null,
       id: newId(),
-      observer: await this.observerId(),
+      observer: at.observer ?? (await this.observerId()),
       corrects,
       madeAt,
     }

@@ -208,8 +208,11 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
           name={names.get(open.pupilId) ?? ''}
           step={openVisit.children.find(({ id }) => id === open.pupilId)?.own?.step ?? openVisit.step}
           mark={marks.markOf(open.visitId, open.pupilId)}
+          digital={marks.othersOf(open.visitId, open.pupilId).filter(({ digital }) => digital !== null)}
+          stationAt={page.digital ? `/c/${classId}/station/${open.visitId}/${open.pupilId}` : null}
           absent={absent.has(open.pupilId)}
           enabled={running}
+          onTakeBack={marks.takeBack}
           onValue={(value) => marks.tap(open.visitId, open.pupilId, value)}
           onAbsent={(away) =>
             save(

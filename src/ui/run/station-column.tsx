@@ -2,7 +2,7 @@
 
 import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { MarkValue } from '@/core/evidence/mark'
-import type { RunPage, RunVisit } from '@/server/run'
+import type { RunPage, RunVisit, ShownMark } from '@/server/run'
 import { keyOf } from './board'
 import { Pennant } from '../pennant'
 import { modeInWords } from '../words'
@@ -37,7 +37,7 @@ export function StationColumn({
   visits: RunVisit[]
   absent: ReadonlySet<string>
   markOf: (visitId: string, pupilId: string) => MarkValue | undefined
-  othersOf: (visitId: string, pupilId: string) => readonly MarkValue[]
+  othersOf: (visitId: string, pupilId: string) => readonly ShownMark[]
   enabled: boolean
   /** The row that Tab comes to. */
   stop: string | null
@@ -122,7 +122,7 @@ function ChildRow({
   moved: string | null
   away: boolean
   mark: MarkValue | undefined
-  others: readonly MarkValue[]
+  others: readonly ShownMark[]
   enabled: boolean
   row: string
   stop: string | null
@@ -130,10 +130,16 @@ function ChildRow({
   onTap: (judged: Judgement) => void
   onOpen: () => void
 }) {
-  const seenBy = others.map((other) =>
-    other.of === null ? markWords[other.judged!] : `${other.right} of ${other.of}`,
-  )
-  const beside = [moved, own?.range, seenBy.length > 0 && `also: ${seenBy.join(', ')}`]
+  const seenBy = others
+    .filter(({ digital }) => digital === null)
+    .map((other) => (other.of === null ? markWords[other.judged!] : `${other.right} of ${other.of}`))
+  const played = others.filter(({ digital }) => digital !== null)
+  const beside = [
+    moved,
+    own?.range,
+    seenBy.length > 0 && `also: ${seenBy.join(', ')}`,
+    played.length > 0 && `digital: ${sum(played, 'right')} of ${sum(played, 'of')}`,
+  ]
     .filter(Boolean)
     .join(' · ')
   const tabIndex = row === stop ? 0 : -1
@@ -172,6 +178,9 @@ function ChildRow({
     </div>
   )
 }
+
+const sum = (marks: readonly ShownMark[], key: 'right' | 'of') =>
+  marks.reduce((total, mark) => total + (mark[key] ?? 0), 0)
 
 /** ● own, ◐ help, ○ not yet. */
 export function MarkSign({ judged }: { judged: Judgement }) {

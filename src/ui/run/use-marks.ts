@@ -25,6 +25,8 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
   /** Taps that are not even kept on the device yet. */
   const [recording, setRecording] = useState(0)
   const [last, setLast] = useState<LastTap | null>(null)
+  /** Records of digital stations that were taken back on this page. */
+  const [takenBack, setTakenBack] = useState<ReadonlySet<string>>(() => new Set())
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const queue = useRef<MarkQueue>(null)
 
@@ -37,7 +39,9 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
       setTapped((before) => {
         const next = new Map(before)
         for (const mark of waiting)
-          if (!next.has(keyOf(mark.visitId, mark.pupilId))) next.set(keyOf(mark.visitId, mark.pupilId), mark)
+          // What a digital station counted is no tap of this device.
+          if (mark.observer === device && !next.has(keyOf(mark.visitId, mark.pupilId)))
+            next.set(keyOf(mark.visitId, mark.pupilId), mark)
         return next
       })
     })
@@ -53,12 +57,13 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
     const own: Tapped = new Map()
     const others = new Map<string, ShownMark[]>()
     for (const mark of stored) {
+      if (takenBack.has(mark.id)) continue
       const key = keyOf(mark.visitId, mark.pupilId)
       if (mark.observer === observer) own.set(key, mark)
       else others.set(key, [...(others.get(key) ?? []), mark])
     }
     return { own, others }
-  }, [stored, observer])
+  }, [stored, observer, takenBack])
 
   function markOf(visitId: string, pupilId: string) {
     const key = keyOf(visitId, pupilId)
@@ -99,6 +104,15 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
       const now = markOf(visitId, pupilId) ?? noValue
       if (!saysSomething(now) && !saysSomething(value)) return
       set(visitId, pupilId, sameValue(now, value) ? noValue : value)
+    },
+    /** What a digital station counted does not count after all. */
+    takeBack(mark: ShownMark) {
+      const { id, visitId, pupilId, observer, digital } = mark
+      setTakenBack((before) => new Set(before).add(id))
+      setRecording((count) => count + 1)
+      void queue.current
+        ?.add({ visitId, pupilId, observer, digital }, noValue, id)
+        .finally(() => setRecording((count) => count - 1))
     },
     undo() {
       if (!last) return

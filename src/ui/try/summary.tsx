@@ -1,10 +1,10 @@
-import { summaryOf, type Trying } from '@/core/games/trying'
+import { practised, slipsIn, type Trying } from '@/core/games/trying'
 import { stepOf } from '@/core/skills'
 import { slipInWords } from '../show/in-words'
 
 /** What was practised in a game, and what went astray: for who plays, kept nowhere. */
 export function Summary({ trying }: { trying: Trying }) {
-  const { steps, slips } = summaryOf(trying)
+  const [steps, slips] = [practised(trying), slipsIn(trying.done)]
   if (steps.length === 0) return <p className="show-prompt">The game is over.</p>
   return (
     <div className="try-summary">
