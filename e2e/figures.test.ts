@@ -69,11 +69,12 @@ test.each([
   expect(figures).toContain(
     `${oneDecimal(set.goes.mean)} goes on average, ${oneDecimal(minutes.mean)} minutes`,
   )
-  if (set.deadShare > 0) expect(figures).toContain(`${inHundred(set.deadShare)} in 100 goes are dead`)
-  expect(figures).toContain(`works out ${oneDecimal(practice.itemsPerChildPer10Min)} facts in ten minutes`)
+  if (set.deadShare > 0)
+    expect(figures).toContain(`In ${inHundred(set.deadShare)} of 100 goes a child can only wait`)
+  expect(figures).toContain(`answers about ${oneDecimal(practice.itemsPerChildPer10Min)}`)
   expect(figures).toContain(`waits ${inHundred(practice.waitingShare)} % of the time`)
   if (set.firstPlayerWins !== null)
-    expect(figures).toContain(`Who starts wins ${inHundred(set.firstPlayerWins)} in 100`)
+    expect(figures).toContain(`The child who starts wins ${inHundred(set.firstPlayerWins)} games in 100`)
   await person.press('As a table')
   const table = await person.text('.figures table')
   for (const { key, share } of practice.items.slice(0, 20))

@@ -226,9 +226,10 @@ export const gamePage = readingClass(
       ? { game: gameId, params: rules, players: setOf, slotMinutes, games: playedHere }
       : { game: gameId, level: level.id, players: setOf, slotMinutes, games: playedHere }
     const measure = levelMeasure(gameId, level.id)
-    const [figures, byChance, advice] = await Promise.all([
+    const [figures, byChance, strain, advice] = await Promise.all([
       soFar('analyse', input),
       chosenByChance(game, input),
+      soFar('strain', input),
       adviceFor(input, changed?.success ? null : measure),
     ])
     // Two sets beside each other; of a whole-class game there is one.
@@ -253,6 +254,7 @@ export const gamePage = readingClass(
       input,
       figures,
       byChance,
+      strain: strain.state === 'done' ? strain.value : null,
       advice,
       known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },

@@ -34,7 +34,8 @@ export function solve(
   effort: 'as-needed' | 'a-moment' = 'as-needed',
 ): Solved | Unsolved {
   const explored = game.goes === 'call' || game.interaction === 'contest' ? players : 1
-  if (game.tooMany?.(params) || (players > 1 && game.throwsAgain?.(params))) return 'too-many-states'
+  if (game.tooMany?.(params) || (players > 1 && (game.throwsAgain?.(params) || game.contested?.(params))))
+    return 'too-many-states'
   const law = game.sameLawEachGo?.(params)
   if (law) {
     const branches = goBranches(game, game.setup(params, explored) as GameState, choice, pace)

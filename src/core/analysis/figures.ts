@@ -1,7 +1,7 @@
 import { cumulative, mean, percentile, type Distribution } from '../chance/distribution'
 import { largestNumber, placeOf, stepIndex, type PracticeItem, type StepPlace } from '../skills'
 import type { CountedItem, Play } from './play'
-import { shareHalfWidth } from './simulate'
+import { shareHalfWidth } from './intervals'
 
 export interface Spread {
   mean: number

@@ -1,5 +1,5 @@
 import type { Distribution } from '../chance/distribution'
-import type { PracticeItem } from '../skills'
+import { placeOf, type PracticeItem } from '../skills'
 
 /** How a set's game goes, whichever way it was found out: what every figure is worked out from. */
 export interface Play {
@@ -41,5 +41,25 @@ export interface Sample {
   /** Games stopped because no end was in sight. */
   unended: number
   /** Half-widths of 95 % intervals. */
-  halfWidth: { goes: number; deadShare: number; minutes: number; firstPlayerWins: number }
+  halfWidth: {
+    goes: number
+    deadShare: number
+    minutes: number
+    firstPlayerWins: number
+    /** Of `waitingShare` and `itemsPerChildPer10Min`, and of the share of each step, by `strand step`. */
+    waitingShare: number
+    itemsPer10Min: number
+    stepShare: Record<string, number>
+  }
+}
+
+/** Items counted by the step they are at, `strand step`. */
+export function stepTotals(items: readonly CountedItem[]): Map<string, number> {
+  const totals = new Map<string, number>()
+  for (const { item, count } of items) {
+    const { strand, step } = placeOf(item)
+    const key = `${strand} ${step}`
+    totals.set(key, (totals.get(key) ?? 0) + count)
+  }
+  return totals
 }

@@ -4,7 +4,8 @@ import type { AnyGame, Choice, GameEvent, GameState } from '../games'
 import { playGo } from '../games'
 import { countItems } from './items'
 import { GoClock, type Pace } from './pace'
-import type { Play } from './play'
+import { ratioHalfWidth, shareHalfWidth, standardError, z95 } from './intervals'
+import { stepTotals, type Play, type Sample } from './play'
 
 /** A game not over after this many goes is given up and counted as unended. */
 const LONGEST = 5_000
@@ -14,9 +15,8 @@ const HOPELESS = 5
 const MOST_GOES = 2_000_000
 /** Games between two reports. */
 const BLOCK = 200
-
-/** 97.5 % point of the standard normal: half-widths are 1.96 standard errors. */
-const Z = 1.959963984540054
+/** Games whose time and items are added up to one batch: the spread between batches gives their intervals. */
+const BATCH = 50
 
 export interface Simulation {
   game: AnyGame
@@ -60,9 +60,15 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
   // Where every go has one law all turn at once, or nobody's turn differs from another's: nobody begins.
   const racing =
     (game.interaction === 'race' ||
+      game.contested?.(params) ||
       (game.interaction === 'contest' && !game.sameLawEachGo && !game.lumpKey)) &&
     players > 1
   const tally = new Tally(games, racing)
+  const batches = new Batches(() => ({
+    seconds: summed(tally.seconds.subarray(0, tally.games)),
+    active: tally.active,
+    steps: stepTotals(items.list()),
+  }))
 
   const isEnough = () => tally.allGoes >= MOST_GOES && tally.games >= HOPELESS
 
@@ -73,6 +79,7 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
       for (let board = 1; board < boards; board++)
         one = combine(one, player.play(start, chance, timeBoxed), game.goes === 'parallel')
       tally.add(one)
+      if (tally.games % BATCH === 0) batches.close()
     }
   }
   playUpTo(Math.min(games, HOPELESS))
@@ -95,7 +102,12 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
     alone: aloneIn(game, players, { goes: tally.allGoes * scale, dead: summed(tally.dead) * scale }),
     items: items.list(scale),
     seconds: timeBoxed ? null : histogram(tally.seconds.subarray(0, tally.games)),
-    sample: { games: tally.games, seed, unended: tally.unended, halfWidth: tally.halfWidths() },
+    sample: {
+      games: tally.games,
+      seed,
+      unended: tally.unended,
+      halfWidth: { ...tally.halfWidths(), ...batches.halfWidths(players) },
+    },
   }
 }
 
@@ -168,6 +180,57 @@ function combine(a: OneGame, b: OneGame, sideBySide: boolean): OneGame {
   }
 }
 
+/** Time and items up to now. */
+interface Totals {
+  seconds: number
+  active: number
+  /** Items by step. */
+  steps: ReadonlyMap<string, number>
+}
+
+/** Batches of games, from the totals at the end of each. */
+class Batches {
+  private readonly closed: Totals[] = [{ seconds: 0, active: 0, steps: new Map() }]
+
+  constructor(private readonly totals: () => Totals) {}
+
+  close() {
+    this.closed.push(this.totals())
+  }
+
+  /** Of what is told of one child of a set; infinite where there are fewer than two batches. */
+  halfWidths(players: number): Pick<Sample['halfWidth'], 'waitingShare' | 'itemsPer10Min' | 'stepShare'> {
+    const all = (of: Totals) => [...of.steps.values()].reduce((sum, count) => sum + count, 0)
+    const each = <T>(of: (now: Totals, before: Totals) => T) =>
+      this.closed.slice(1).map((now, i) => of(now, this.closed[i]))
+    const steps = [...this.closed.at(-1)!.steps.keys()]
+    return {
+      waitingShare: ratioHalfWidth(
+        each(
+          (now, before) => [(now.active - before.active) / players, now.seconds - before.seconds] as const,
+        ),
+      ),
+      itemsPer10Min: ratioHalfWidth(
+        each(
+          (now, before) =>
+            [((all(now) - all(before)) / players) * 600, now.seconds - before.seconds] as const,
+        ),
+      ),
+      stepShare: Object.fromEntries(
+        steps.map((key) => [
+          key,
+          ratioHalfWidth(
+            each(
+              (now, before) =>
+                [(now.steps.get(key) ?? 0) - (before.steps.get(key) ?? 0), all(now) - all(before)] as const,
+            ),
+          ),
+        ]),
+      ),
+    }
+  }
+}
+
 class Tally {
   readonly goes: Float64Array
   readonly all: Float64Array
@@ -208,9 +271,9 @@ class Tally {
     // Ratio of two means: the spread of dead − share · goes (Cochran 1977, Sampling Techniques, ch. 6).
     const residual = this.dead.slice(0, n).map((dead, i) => dead - share * this.all[i])
     return {
-      goes: Z * standardError(this.goes.subarray(0, n)),
-      deadShare: (Z * standardError(residual)) / (this.allGoes / n),
-      minutes: (Z * standardError(this.seconds.subarray(0, n))) / 60,
+      goes: z95 * standardError(this.goes.subarray(0, n)),
+      deadShare: (z95 * standardError(residual)) / (this.allGoes / n),
+      minutes: (z95 * standardError(this.seconds.subarray(0, n))) / 60,
       firstPlayerWins: shareHalfWidth(this.firstWins / n, n),
     }
   }
@@ -221,24 +284,6 @@ class Tally {
     const mean = summed(this.goes) / this.games
     return goes < 0.01 * mean && deadShare < 0.01 && (!this.racing || firstPlayerWins < 0.01)
   }
-}
-
-/**
- * Half-width of a 95 % interval of a share, with two successes and two failures added, so that a share
- * of nought or one is not taken for certain (Agresti & Coull 1998, The American Statistician 52:119).
- */
-export function shareHalfWidth(share: number, n: number): number {
-  const adjusted = (share * n + 2) / (n + 4)
-  return Z * Math.sqrt((adjusted * (1 - adjusted)) / (n + 4))
-}
-
-function standardError(values: Float64Array): number {
-  const n = values.length
-  if (n < 2) return Infinity
-  const mean = summed(values) / n
-  let squares = 0
-  for (const value of values) squares += (value - mean) ** 2
-  return Math.sqrt(squares / (n - 1) / n)
 }
 
 function histogram(values: Float64Array): Distribution {

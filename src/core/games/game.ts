@@ -118,6 +118,8 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
    * `rounds`: each plays an own round to its end. `contest`: what one does changes what others can do.
    */
   interaction: 'race' | 'shared' | 'rounds' | 'contest'
+  /** At these settings somebody wins, though all fill one board: who that is, only games that are played can tell. */
+  contested?: (params: P) => boolean
   /** Figures that only this game has, by name. */
   figures?: (params: P, players: number) => Record<string, unknown>
   variants(params: P): readonly Variant<P>[]
@@ -226,6 +228,14 @@ export function replaced<T>(list: readonly T[], at: number, value: T): readonly 
   const copy = list.slice()
   copy[at] = value
   return copy
+}
+
+/** Who owns most of these; null if several do. `owners`: a player for each, negative: nobody. */
+export function mostOwned(owners: readonly number[], players: number): number | null {
+  const owned = Array.from({ length: players }, () => 0)
+  for (const owner of owners) if (owner >= 0) owned[owner]++
+  const most = Math.max(...owned)
+  return owned.indexOf(most) === owned.lastIndexOf(most) ? owned.indexOf(most) : null
 }
 
 /** Whose go comes next. */

@@ -13,6 +13,8 @@ const paramsSchema = z
     boxes: z.number().int().min(6).max(40),
     /** Boxes that end the game; null: all of them. */
     enough: z.number().int().min(2).max(40).nullable().default(null),
+    /** Fill the grid together, or each shades in an own colour and most boxes win. */
+    score: z.enum(['together', 'own-colours']).default('together'),
   })
   .refine(({ boxes, sectors }) => boxes >= sectors, {
     path: ['boxes'],
@@ -28,6 +30,7 @@ const most = 5_000
 
 const engine = covering<Params>({
   own: false,
+  colours: ({ score }) => score === 'own-colours',
   firstOpen: true,
   spaces: ({ boxes }) => boxes,
   enough,
@@ -48,7 +51,7 @@ const engine = covering<Params>({
 })
 
 const level = (id: string, title: string, sectors: number, boxes: number, some: number | null) =>
-  levelOf<Params>(id, title, sectors, 'pictures', { sectors, boxes, enough: some })
+  levelOf<Params>(id, title, sectors, 'pictures', paramsSchema.parse({ sectors, boxes, enough: some }))
 
 const boxId = (box: number) => `box-${box}`
 
@@ -69,9 +72,11 @@ const table: Table<Params, CoverState<Params>, number> = {
         deviceSpots(spinner(params.sectors)),
       ),
     ),
-  things: ({ params, boards, thrown }) => [
+  things: ({ params, boards, owners, thrown }) => [
     ...boards[0].flatMap((shaded, box) =>
-      shaded ? [lie(`shade-${box}`, 'pen', boxId(box), { kind: 'shade' })] : [],
+      shaded
+        ? [lie(`shade-${box}`, 'pen', boxId(box), { kind: 'shade' }, { owner: owners?.[box] ?? null })]
+        : [],
     ),
     ...deviceThings(spinner(params.sectors), thrown),
   ],
@@ -95,6 +100,7 @@ export const lanternGrid = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  contested: ({ score }) => score === 'own-colours',
   variants: (params) =>
     shorterBy(enough(params), 2).map((some) => ({
       change: 'fewer-spaces',

@@ -5,7 +5,13 @@ import { auto, movesOf, newRound, sceneOf, wordsFor, type Round } from './round'
 
 /** Steps of a round that are looked at: enough for most to end, and bounded for those that never do. */
 const mostSteps = 60
-const seeds = [1, 2, 3]
+/** Three rounds of each; more where asked for: `ISLANDS_SEEDS=50 npx jest tables`. */
+const seeds = Array.from({ length: Number(process.env.ISLANDS_SEEDS ?? 3) }, (_, i) => i + 1)
+/** Settings that no level has. */
+const besides: Record<string, object[]> = {
+  'lantern-grid': [{ sectors: 5, boxes: 15, score: 'own-colours' }],
+  'tower-bay': [{ source: { kind: 'dice', count: 1 }, score: 'own-colours' }],
+}
 
 const written = ({ things }: Scene) =>
   things
@@ -86,7 +92,11 @@ function faultsWhilePlaying(game: AnyGame, params: unknown, players: number, vie
 
 describe('every level with one to four players', () => {
   test.each(games.map((game) => [game.id, game] as const))('%s', (_id, game) => {
-    for (const { id, params } of game.levels)
+    const settings = (besides[game.id] ?? []).map((given) => ({
+      id: 'besides',
+      params: game.params.parse(given),
+    }))
+    for (const { id, params } of [...game.levels, ...settings])
       for (let players = Math.max(1, game.players.min); players <= Math.min(4, game.players.max); players++) {
         const faults = new Set(faultsOf(game.table.layout(params, players)))
         for (const viewer of ['table', 'all', 0] as const)

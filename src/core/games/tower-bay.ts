@@ -5,6 +5,7 @@ import {
   bestOf,
   defineGame,
   levelOf,
+  mostOwned,
   quietTable,
   type GameState,
   type Sink,
@@ -149,18 +150,8 @@ function play(state: State, move: Move | null, sink?: Sink): State {
   let standing = 0
   for (const owner of towers) if (owner >= 0) standing++
   const ended = standing >= (params.spaces ?? spaces.length)
-  const winner = ended && params.score === 'own-colours' ? mostTowers(towers, players) : null
+  const winner = ended && params.score === 'own-colours' ? mostOwned(towers, players) : null
   return { params, players, turn: (player + 1) % players, ended, winner, towers, thrown }
-}
-
-/** Who built most; null if several did. */
-function mostTowers(towers: readonly number[], players: number): number | null {
-  const built = Array.from(
-    { length: players },
-    (_, player) => towers.filter((owner) => owner === player).length,
-  )
-  const most = Math.max(...built)
-  return built.indexOf(most) === built.lastIndexOf(most) ? built.indexOf(most) : null
 }
 
 /** Builds where the number comes up most rarely as a total, so that the common ones stay open. */
@@ -226,6 +217,7 @@ export const towerBay = defineGame<Params, State, Move, View>({
   ],
   players: { min: 1, max: 4, typical: 3 },
   interaction: 'shared',
+  contested: ({ score }) => score === 'own-colours',
   goes: 'alternate',
   setup,
   roll,

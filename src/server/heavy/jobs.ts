@@ -1,5 +1,6 @@
 import { adviceIn, tryChanges, type Advice } from '@/core/analysis/advice'
 import { analyse, analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
+import { strainOf, type Strain } from '@/core/analysis/strain'
 import { factTable, type FactTable } from '@/core/analysis/fact-table'
 import type { Practice } from '@/core/analysis/figures'
 import { finishInSlot, usualMinutes } from '@/core/analysis/level-measure'
@@ -53,6 +54,12 @@ export const jobs = {
   advise: (input: FiguresInput): Advice[] => {
     const parsed = analyseInputSchema.parse(input)
     return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
+  },
+
+  /** What is hard to bear in it: of games that are played. */
+  strain: (input: FiguresInput): Strain => {
+    const { game, params, players, choice } = analyseInputSchema.parse(input)
+    return strainOf(game, params, players, choice)
   },
 
   /** The round of a level that shows most of its rules. */

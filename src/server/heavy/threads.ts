@@ -54,7 +54,7 @@ const limitMs = 20_000
  * What a job for the thread of games comes to, if it is there in a moment; else it goes on, and whoever asks again
  * finds it done, or given up.
  */
-export async function soFar<N extends 'analyse' | 'advise' | 'demonstrate'>(
+export async function soFar<N extends 'analyse' | 'advise' | 'demonstrate' | 'strain'>(
   name: N,
   input: Parameters<HeavyJobs[N]>[0],
 ): Promise<SoFar<ReturnType<HeavyJobs[N]>>> {

@@ -1,5 +1,6 @@
 import Link from 'next/link'
 import type { Spread } from '@/core/analysis/figures'
+import type { Strain } from '@/core/analysis/strain'
 import { gameOf } from '@/core/games'
 import { pictureOf } from '@/core/games/showing'
 import type { Action } from '@/server/answer'
@@ -96,14 +97,16 @@ export function GamePage({
               goes.
             </p>
           )}
-          {analysis && <Figures analysis={analysis} slot={slot} byChance={page.byChance} />}
+          {analysis && (
+            <Figures analysis={analysis} slot={slot} byChance={page.byChance} strain={page.strain} />
+          )}
         </div>
         <div className="game-side">
           <Picture gameId={game.id} levelId={level.id} title={`${game.title}, ${level.title}`} />
           <p className="small">
             <Link href={`/c/${classId}/train/${game.id}?level=${level.id}`}>Practise marking it</Link>
           </p>
-          <h2 className="section">Make it work harder</h2>
+          <h2 className="section">Get more from the time</h2>
           {advice.state === 'done' ? (
             <AdviceList
               advice={advice.value}
@@ -171,12 +174,14 @@ function Figures({
   analysis,
   slot,
   byChance,
+  strain,
 }: {
   analysis: LevelFigures
   slot: number
   byChance: number | null
+  strain: Strain | null
 }) {
-  const { set, minutes, practice, method, games, own } = analysis
+  const { set, minutes, practice, method, games, own, sample } = analysis
   return (
     <>
       {set?.goes && minutes && (
@@ -194,14 +199,32 @@ function Figures({
       {set && practice && (
         <>
           <p className="small">
-            <Sentences set={set} practice={practice} minutes={minutes} byChance={byChance} />
+            <Sentences set={set} practice={practice} minutes={minutes} byChance={byChance} sample={sample} />
             {ownInWords(own).map((sentence) => ` ${sentence}`)}
+            {strain && ` ${strainInWords(strain).join(' ')}`}
           </p>
           <FactGrid facts={practice.facts} steps={practice.steps} timeBoxed={set.goes === null} />
         </>
       )}
     </>
   )
+}
+
+/** How far a figure that was found by playing may be off; nothing where that is less than is shown. */
+function give(halfWidth: number | undefined, words: (value: number) => string | number): string {
+  if (halfWidth === undefined || !Number.isFinite(halfWidth)) return ''
+  const off = words(halfWidth)
+  return Number(off) === 0 ? '' : ` (± ${off})`
+}
+
+function strainInWords({ games, longestWait: { p90 }, sentBack }: Strain): string[] {
+  const played = `(${games} games played)`
+  return [
+    ...(p90 > 1 ? [`In 9 of 10 games a child waits at most ${p90} goes in a row ${played}.`] : []),
+    ...(sentBack
+      ? [`${oneDecimal(sentBack.mean)} tokens are sent back in a game (± ${oneDecimal(sentBack.halfWidth)}).`]
+      : []),
+  ]
 }
 
 /** What was measured beforehand speaks until the exact figures are there. */
@@ -237,11 +260,13 @@ function Sentences({
   practice,
   minutes,
   byChance,
+  sample,
 }: {
   set: NonNullable<LevelFigures['set']>
   practice: NonNullable<LevelFigures['practice']>
   minutes: LevelFigures['minutes']
   byChance: number | null
+  sample: LevelFigures['sample']
 }) {
   return (
     <>
@@ -251,17 +276,21 @@ function Sentences({
           count on.{' '}
         </>
       )}
-      {set.deadShare > 0 && <>{inHundred(set.deadShare)} in 100 goes are dead. </>}A child works out{' '}
-      {oneDecimal(practice.itemsPerChildPer10Min)} facts in ten minutes and waits{' '}
-      {inHundred(Math.max(0, practice.waitingShare))} % of the time.
+      {set.deadShare > 0 && <>In {inHundred(set.deadShare)} of 100 goes a child can only wait. </>}A child
+      answers about {oneDecimal(practice.itemsPerChildPer10Min)}
+      {give(sample?.halfWidth.itemsPer10Min, oneDecimal)} times in ten minutes and waits{' '}
+      {inHundred(Math.max(0, practice.waitingShare))}
+      {give(sample?.halfWidth.waitingShare, inHundred)} % of the time.
       {set.goes && byChance !== null && oneDecimal(byChance) !== oneDecimal(set.goes.mean) && (
         <>
           {' '}
-          Choosing by chance takes {oneDecimal(byChance)} goes, thinking ahead {oneDecimal(set.goes.mean)}:
-          that is what there is to teach.
+          Moving at random takes {oneDecimal(byChance)} goes, thinking ahead {oneDecimal(set.goes.mean)}.
+          Teach that thinking.
         </>
       )}
-      {set.firstPlayerWins !== null && <> Who starts wins {inHundred(set.firstPlayerWins)} in 100.</>}
+      {set.firstPlayerWins !== null && (
+        <> The child who starts wins {inHundred(set.firstPlayerWins)} games in 100.</>
+      )}
     </>
   )
 }

@@ -2,12 +2,14 @@ import type { Chance } from '../../chance/chance'
 import type { SceneThing } from '../../table'
 import type { ThingKind } from '../../things'
 import { lie } from './on-table'
-import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
+import { mostOwned, nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
 
 export interface CoverState<P> extends GameState {
   params: P
   /** For each board, which spaces are covered. One board a player, or one for all. */
   boards: readonly (readonly boolean[])[]
+  /** Of one board in colours: who covered each space; −1: nobody. */
+  owners?: readonly number[]
   thrown: readonly number[]
 }
 
@@ -23,6 +25,8 @@ interface CoverRules<P> {
   enough?: (params: P) => number
   /** A board for each player, or one for all. */
   own: boolean
+  /** One board for all, each covering in a colour: most spaces win. */
+  colours?: (params: P) => boolean
   /** Spaces that match are as good as each other: the first open one is taken. */
   firstOpen?: boolean
   throw: (params: P, chance: Chance, player: number, sink?: Sink) => readonly number[]
@@ -57,11 +61,14 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
         turn: 0,
         ended: false,
         boards: Array<readonly boolean[]>(rules.own ? players : 1).fill(empty),
+        ...(rules.colours?.(params) ? { owners: empty.map(() => -1), winner: null } : {}),
         thrown: [],
       }
     },
-    roll({ params, players, turn, ended, boards }, chance, sink) {
-      return { params, players, turn, ended, boards, thrown: rules.throw(params, chance, turn, sink) }
+    roll({ params, players, turn, ended, boards, owners, winner }, chance, sink) {
+      const thrown = rules.throw(params, chance, turn, sink)
+      const next = { params, players, turn, ended, boards, thrown }
+      return owners ? { ...next, owners, winner } : next
     },
     moves(state) {
       const board = state.boards[boardOf(state.turn)]
@@ -75,7 +82,8 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
       const turn = nextTurn(state)
       if (move === null) {
         const next = rules.again?.(params, thrown) ? player : turn
-        return { params, players, turn: next, ended: false, boards, thrown }
+        const waited = { params, players, turn: next, ended: false, boards, thrown }
+        return state.owners ? { ...waited, owners: state.owners, winner: null } : waited
       }
       if (sink) rules.cover(params, move, thrown, player, sink)
       const at = boardOf(player)
@@ -84,7 +92,10 @@ export function covering<P>(rules: CoverRules<P>): Engine<P, CoverState<P>, numb
       let covered = 0
       for (const space of board) if (space) covered++
       const ended = covered >= enough
-      return { params, players, turn, ended, boards: replaced(boards, at, board), thrown }
+      const next = { params, players, turn, ended, boards: replaced(boards, at, board), thrown }
+      if (!state.owners) return next
+      const owners = replaced(state.owners, move, player)
+      return { ...next, owners, winner: ended ? mostOwned(owners, players) : null }
     },
     view: (state, player) => ({
       params: state.params,
