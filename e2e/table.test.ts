@@ -258,3 +258,40 @@ test('the tools: by keyboard and by touch, full screen', async () => {
   expect(await person.text('header p')).toBe('4 o’clock')
   expect(await person.axe()).toEqual([])
 })
+
+/** Waits until this stands over the questions. */
+const stands = (words: string) =>
+  person.waitFor(async () => (await person.text('.show-table header')).includes(words), words)
+
+test('questions for the carpet: at the steps of the class, each answer right, with time if wanted', async () => {
+  await person.goTo(`${base}/show/rising-tide`)
+  await person.press('Rounds against time')
+  await stands('Round 1, question 1 of 10')
+  const left = async () => Number((await person.text('.time-left')).replace(' s', ''))
+  expect(await left()).toBeGreaterThan(10)
+  const begun = await left()
+  await person.waitFor(async () => (await left()) < begun, 'time running')
+  expect(await person.axe()).toEqual([])
+  await person.goTo(`${base}/questions`)
+  let solvedHere = 0
+  for (let question = 1; question <= 10; question++) {
+    await stands(`question ${question} of 10`)
+    const asked = await person.driver.executeScript<string | null>(
+      () => document.querySelector('[data-asked]')?.getAttribute('data-asked') ?? null,
+    )
+    await press(Key.SPACE)
+    const said = await person.text('.question-sentence[role=status]')
+    const right = asked === null ? null : solved(asked)
+    if (right !== null) {
+      solvedHere++
+      expect(answerIn(said, asked!)).toBe(right)
+    }
+    await press(Key.SPACE)
+  }
+  await stands('all asked')
+  expect(solvedHere).toBeGreaterThan(2)
+  await press(Key.BACK_SPACE)
+  await stands('question 10 of 10')
+  await press(Key.SPACE, Key.SPACE)
+  await stands('Round 2, question 1 of 10')
+})

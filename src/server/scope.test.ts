@@ -18,7 +18,7 @@ import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } fro
 import { childPage, progressPage } from './progress'
 import { recordMark } from './marks/marks'
 import { markAbsent, runPage, tapClock } from './run'
-import { showPage, stationPage, toolsPage, tryPage } from './show'
+import { showPage, questionsPage, stationPage, toolsPage, tryPage } from './show'
 import { NotHere } from './use-case'
 import { list, mark, newClass, openTestSchool, running, stranger, viewer } from './testing/school'
 
@@ -73,6 +73,7 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     gamesPage: () => gamesPage(stranger, { classId }),
     gamePage: () => gamePage(stranger, { classId, gameId: 'landfall' }),
     showPage: () => showPage(stranger, { classId, gameId: 'landfall' }),
+    questionsPage: () => questionsPage(stranger, { classId }),
     stationPage: () => stationPage(stranger, { classId, visitId: visit.id, pupilId }),
     tryPage: () => tryPage(stranger, { classId, gameId: 'landfall' }),
     toolsPage: () => toolsPage(stranger, { classId }),

@@ -1,9 +1,14 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
+import { timed } from '@/core/games/cautions'
+import type { ClassStep } from '@/core/games/class-questions'
 import { playersToShow } from '@/core/games/showing'
+import { strandIds, topStep } from '@/core/skills'
+import { inSkipOrder } from '@/core/skills/skip-order'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { pupilsOf } from '@/data/queries/pupils'
 import { absentOf, visitsMet } from '@/data/queries/sessions'
+import { childrenOf } from './children'
 import { classIdSchema, displayName } from './classes'
 import { soFar } from './heavy/threads'
 import { NotHere, readingClass } from './use-case'
@@ -28,6 +33,8 @@ export const showPage = readingClass(showPageSchema, async (scope, { gameId, lev
     level: { id: level.id, title: level.title },
     levels: game.levels.map(({ id, title }) => ({ id, title })),
     players: playing,
+    /** It is played against time: rounds of questions can be. */
+    timed: game.texts.cautions.includes(timed),
     /** Null: it takes longer than a page can wait; then any round is shown. */
     demonstration: found.state === 'done' ? found.value : null,
   }
@@ -76,6 +83,26 @@ export const stationPage = readingClass(
     }
   },
 )
+
+export type QuestionsPage = Awaited<ReturnType<typeof questionsPage>>
+
+/** How many children work at each step, by strand: what a class is asked comes from there. Nobody is named. */
+export const questionsPage = readingClass(classIdSchema, async (scope) => {
+  const [children, { skipOrder }] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
+  return {
+    /** Of the first round: the page and what it becomes show the same. */
+    seed: Math.floor(Math.random() * 2 ** 31),
+    strands: inSkipOrder(strandIds, skipOrder).flatMap((strand) => {
+      const steps = new Map<string, number>()
+      for (const { followed, estimates } of children) {
+        const step = estimates[strand].workingStep ?? topStep(strand)
+        if (followed.includes(strand)) steps.set(step, (steps.get(step) ?? 0) + 1)
+      }
+      const classSteps = [...steps].map(([step, count]): ClassStep => ({ strand, step, children: count }))
+      return classSteps.length > 0 ? [{ strand, steps: classSteps }] : []
+    }),
+  }
+})
 
 /** The tools: whoever may see the class may use them. */
 export const toolsPage = readingClass(classIdSchema, () => Promise.resolve({}))

@@ -4,7 +4,7 @@ import { defineGame, levelOf, quietTable } from './game'
 import { fewer } from './source'
 import { perSet } from './material'
 import { lie } from './families/on-table'
-import { onTable, place, pips, groups, type Face } from '../table'
+import { onTable, place, pattern, type Face } from '../table'
 
 const paramsSchema = z
   .object({
@@ -50,18 +50,7 @@ const level = (id: string, title: string, pattern: Params['pattern'], high: numb
   levelOf<Params>(id, title, high, 'pictures', { pattern, high, shown, looks: 12, explain: true })
 
 /** The pattern of a look. */
-function patternOf({ pattern, high }: Params, n: number): Face {
-  switch (pattern) {
-    case 'dice':
-      return pips(n)
-    case 'fingers':
-      return { kind: 'fingers', n }
-    case 'frame':
-      return { kind: 'frame', n, cells: high > 10 ? 20 : high > 5 ? 10 : 5 }
-    case 'groups':
-      return groups(n)
-  }
-}
+const patternOf = ({ pattern: kind, high }: Params, n: number): Face => pattern(kind, n, high)
 
 const table = respondTable<Params>(
   () => onTable(place('open', [110, 80])),

@@ -13,4 +13,4 @@ export {
 } from './layout'
 export { edited, editsBetween, type Edit, type Scene, type SceneThing, type Viewer } from './scene'
 export type { MoveWords, Table } from './table'
-export { groups, numeral, pips, wheel, words, type Face } from '../things/face'
+export { groups, numeral, pattern, pips, wheel, words, type Face } from '../things/face'

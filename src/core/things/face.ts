@@ -64,3 +64,17 @@ export const wheel = (sectors: number, at: number | null): Face => ({
   sectors: Array.from({ length: sectors }, (_, i) => String(i + 1)),
   at: at === null ? null : at - 1,
 })
+
+/** A pattern that is seen, not counted: of a number up to `high`, in a frame that holds it. */
+export function pattern(kind: 'dice' | 'fingers' | 'frame' | 'groups', n: number, high = n): Face {
+  switch (kind) {
+    case 'dice':
+      return pips(n)
+    case 'fingers':
+      return { kind: 'fingers', n }
+    case 'frame':
+      return { kind: 'frame', n, cells: high > 10 ? 20 : high > 5 ? 10 : 5 }
+    case 'groups':
+      return groups(n)
+  }
+}

@@ -213,6 +213,7 @@ export function ShowScreen({ classId, page }: Props) {
               </select>
             </label>
           )}
+          {page.timed && <Link href={`/c/${classId}/questions?time=yes`}>Rounds against time</Link>}
           <KeysButton />
           <Link href={address}>Close</Link>
         </div>

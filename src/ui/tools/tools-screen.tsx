@@ -143,6 +143,7 @@ export function ToolsScreen({ classId }: { classId: string }) {
           <Button variant="plain" aria-pressed={timing} onClick={() => setTiming(!timing)}>
             Timer
           </Button>
+          <Link href={`/c/${classId}/questions`}>Questions</Link>
           <KeysButton />
           <Link href={`/c/${classId}`}>Close</Link>
         </div>
