@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf, type AnyGame } from '@/core/games'
-import { auto, newRound, sceneOf, type RoundEvent } from '@/core/games/round'
-import { demonstrate } from '@/core/games/demonstration'
+import { auto, newRound, sceneOf, type RoundEvent } from '@/core/games/engine/round'
+import { demonstrate } from '@/core/games/engine/demonstration'
 import { practiceItemSchema, slips } from '@/core/skills'
 import type { Viewer } from '@/core/table'
 

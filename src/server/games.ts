@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { splitIntoSets } from '@/core/games/sets'
+import { splitIntoSets } from '@/core/games/engine/sets'
 import { adviceIn, type Advice } from '@/core/analysis/advice'
 import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'

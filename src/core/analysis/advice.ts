@@ -1,6 +1,6 @@
 import { cumulative } from '../chance/distribution'
 import type { AnyGame, Variant } from '../games'
-import { splitIntoSets } from '../games/sets'
+import { splitIntoSets } from '../games/engine/sets'
 import { analyse, type AnalyseInput, type Analysis } from './analyse'
 
 /** Minutes up to which the chance of ending is kept. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { GameEvent } from '../games/events'
+import type { GameEvent } from '../games/engine/events'
 
 const seconds = (value: number) => z.number().min(0).max(600).default(value)
 

@@ -1,5 +1,5 @@
 import { games } from '../games'
-import { pictureOf } from '../games/showing'
+import { pictureOf } from '../games/playing/showing'
 import { onTable, trackRows } from '../table'
 import { numeral, wheel, type Face } from '../things/face'
 import { faceMarks } from './faces'

@@ -2,8 +2,8 @@ import { isLoose } from '../things'
 import fc from 'fast-check'
 import { restoredChance, seededChance } from '../chance/chance'
 import { hasStep, isTrue, largestNumber, placeOf } from '../skills'
-import { gameEventSchema, type GameEvent } from './events'
-import { anyMove } from './game'
+import { gameEventSchema, type GameEvent } from './engine/events'
+import { anyMove } from './engine/game'
 import { games, gameOf, playGo, type AnyGame, type Choice, type GameState } from './index'
 
 const levels = games.flatMap((game) => game.levels.map((level) => ({ game, level })))

@@ -1,9 +1,9 @@
 import type { Chance } from '../chance/chance'
-import type { GameEvent } from './events'
-import { playGo } from './game'
-import { splitIntoSets } from './sets'
-import { theGap } from './the-gap'
-import { towerBay } from './tower-bay'
+import type { GameEvent } from './engine/events'
+import { playGo } from './engine/game'
+import { splitIntoSets } from './engine/sets'
+import { theGap } from './catalogue/explain/the-gap'
+import { towerBay } from './catalogue/collect/tower-bay'
 
 const turning = (...numbers: number[]): Chance => ({ int: (low) => low + numbers.shift()! })
 const tower = (change: object) => towerBay.params.parse(change)

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { seededChance } from '../chance/chance'
-import type { GameEvent } from './events'
+import type { GameEvent } from './engine/events'
 import { games, playGo, type AnyGame, type GameState } from './index'
-import { cards, dice, spinner } from './source'
+import { cards, dice, spinner } from './engine/source'
 
 /** Values that some option of some game may take; those a schema refuses are passed over. */
 const candidates: unknown[] = [

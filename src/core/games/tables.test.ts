@@ -1,7 +1,7 @@
 import { edited, type Layout, type Scene, type Spot, type Viewer } from '../table'
 import { faceSchema } from '../things/face'
 import { games, type AnyGame } from './index'
-import { auto, movesOf, newRound, sceneOf, wordsFor, type Round } from './round'
+import { auto, movesOf, newRound, sceneOf, wordsFor, type Round } from './engine/round'
 
 /** Steps of a round that are looked at: enough for most to end, and bounded for those that never do. */
 const mostSteps = 60

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '../games'
-import { splitIntoSets } from '../games/sets'
+import { splitIntoSets } from '../games/engine/sets'
 import { againstInventory, toBuy, type Stocked } from './inventory'
 import { materialsOf, type Need } from './materials'
 import { isPrinted } from '../things'

@@ -1,4 +1,4 @@
-import { food, smallParts } from '../games/cautions'
+import { food, smallParts } from '../games/engine/cautions'
 import { thing, type Thing, type ThingKind, type ThingOf } from './thing'
 
 /** Something to use instead, with what to mind. */

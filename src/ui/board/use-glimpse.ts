@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react'
 import { gameOf } from '@/core/games'
-import type { Round } from '@/core/games/round'
+import type { Round } from '@/core/games/engine/round'
 import type { Scene } from '@/core/table'
 
 interface Glimpse {

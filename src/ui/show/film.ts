@@ -1,6 +1,6 @@
-import { newRound, type Notable } from '@/core/games/round'
-import { roundWith } from '@/core/games/demonstration'
-import { firstFrame, nextFrames, type Frame } from '@/core/games/showing'
+import { newRound, type Notable } from '@/core/games/engine/round'
+import { roundWith } from '@/core/games/engine/demonstration'
+import { firstFrame, nextFrames, type Frame } from '@/core/games/playing/showing'
 import { gameOf } from '@/core/games'
 
 /** The pictures shown so far and the one in view: stepping back is an index into them. */

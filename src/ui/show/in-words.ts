@@ -1,4 +1,4 @@
-import type { Notable } from '@/core/games/round'
+import type { Notable } from '@/core/games/engine/round'
 import type { PracticeItem, SlipReason } from '@/core/skills'
 import type { MoveWords } from '@/core/table'
 

@@ -1,5 +1,5 @@
 import { gameOf } from '@/core/games'
-import type { Frame } from '@/core/games/showing'
+import type { Frame } from '@/core/games/playing/showing'
 import { itemAsked, sentenceOf, type PracticeItem } from '@/core/skills'
 import type { Scene } from '@/core/table'
 import { hintFor, moveInWords, promptFor, roundTheGap } from './in-words'

@@ -1,4 +1,4 @@
-import type { Trying } from '@/core/games/trying'
+import type { Trying } from '@/core/games/playing/trying'
 import { newId } from '../new-id'
 
 /** A child's play as this device keeps it until its record is made: found again after a reload. */

@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { beginAtStation, goingOn, playedEnough, recordOf } from '@/core/games/digital-station'
+import { beginAtStation, goingOn, playedEnough, recordOf } from '@/core/games/playing/digital-station'
 import type { StationPage } from '@/server/show'
 import { MarkQueue, nothingWaiting, type QueueState } from '../run/mark-queue'
 import { MarkStore } from '../run/mark-store'

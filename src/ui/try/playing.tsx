@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react'
 import Button from 'react-bootstrap/Button'
 import { gameOf } from '@/core/games'
-import { movesOf, sceneOf, wordsFor } from '@/core/games/round'
+import { movesOf, sceneOf, wordsFor } from '@/core/games/engine/round'
 import {
   answer,
   chooseMove,
@@ -13,7 +13,7 @@ import {
   othersStep,
   pass,
   type Trying,
-} from '@/core/games/trying'
+} from '@/core/games/playing/trying'
 import { choicesFor, itemAsked, type PracticeItem } from '@/core/skills'
 import { Board } from '../board/board'
 import { useGlimpse } from '../board/use-glimpse'

@@ -1,4 +1,4 @@
-import { practised, slipsIn, type Trying } from '@/core/games/trying'
+import { practised, slipsIn, type Trying } from '@/core/games/playing/trying'
 import { stepOf } from '@/core/skills'
 import { slipInWords } from '../show/in-words'
 

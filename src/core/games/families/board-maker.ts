@@ -1,5 +1,5 @@
 import { seededChance, shuffled } from '../../chance/chance'
-import { totalsOf, type Numbers } from '../source'
+import { totalsOf, type Numbers } from '../engine/source'
 
 /** How many of `spaces` each number gets: in proportion to how often it is called, none left out. */
 export function fairShares(weights: ReadonlyMap<number, number>, spaces: number): Map<number, number> {

@@ -1,9 +1,9 @@
 import type { Chance } from '../../chance/chance'
 import { beside, place, stacked, type Layout, type SceneThing } from '../../table'
 import type { ThingKind } from '../../things'
-import { range } from '../source'
+import { range } from '../engine/source'
 import { heap } from './on-table'
-import { type Engine, type GameState, type Sink, replaced } from '../game'
+import { type Engine, type GameState, type Sink, replaced } from '../engine/game'
 
 export interface CompareState<P> extends GameState {
   params: P

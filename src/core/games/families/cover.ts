@@ -2,7 +2,7 @@ import type { Chance } from '../../chance/chance'
 import type { SceneThing } from '../../table'
 import type { ThingKind } from '../../things'
 import { lie } from './on-table'
-import { mostOwned, nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
+import { mostOwned, nextTurn, type Engine, type GameState, type Sink, replaced } from '../engine/game'
 
 export interface CoverState<P> extends GameState {
   params: P

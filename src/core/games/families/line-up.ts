@@ -1,6 +1,6 @@
 import { drawn, type Chance } from '../../chance/chance'
 import type { PracticeItem } from '../../skills'
-import { range } from '../source'
+import { range } from '../engine/source'
 
 export const lineUpKinds = ['numerals', 'sums', 'tens-pictures', 'mixed', 'clocks'] as const
 export type LineUpKind = (typeof lineUpKinds)[number]

@@ -11,7 +11,7 @@ import {
   type SceneThing,
 } from '../../table'
 import type { ThingKind } from '../../things'
-import type { Numbers } from '../source'
+import type { Numbers } from '../engine/source'
 
 /** A thing that lies on a spot; nobody's unless `owner` says whose. */
 export const lie = (

@@ -1,7 +1,7 @@
 import type { Chance } from '../../chance/chance'
 import type { SceneThing, Table } from '../../table'
-import { nextTurn, type SameLawEachGo, type Engine, type GameState, type Sink } from '../game'
-import { without } from '../source'
+import { nextTurn, type SameLawEachGo, type Engine, type GameState, type Sink } from '../engine/game'
+import { without } from '../engine/source'
 
 export interface RespondState<P> extends GameState {
   params: P

@@ -1,7 +1,7 @@
 import type { Chance } from '../../chance/chance'
 import type { SceneThing } from '../../table'
 import { lie } from './on-table'
-import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../game'
+import { nextTurn, type Engine, type GameState, type Sink, replaced } from '../engine/game'
 
 export interface TrackState<P> extends GameState {
   params: P

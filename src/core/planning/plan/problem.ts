@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '../../games'
-import { splitIntoSets } from '../../games/sets'
+import { splitIntoSets } from '../../games/engine/sets'
 import { fitCost, type Band } from '../../grouping/problem/fit-cost'
 import { ownBand } from '../../evidence/fit'
 import { nameOf } from '../../things'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { seededChance } from '../../chance/chance'
-import { splitIntoSets } from '../../games/sets'
+import { splitIntoSets } from '../../games/engine/sets'
 import { seatsWithout } from './away'
 import { fewestAgain, Meetings, pairsAgain, type Seats } from './partners'
 import { seat, seatVisits } from './seat'

@@ -1,6 +1,6 @@
 import { ownBand } from '../../evidence/fit'
 import { games, type AnyGame } from '../../games'
-import { splitIntoSets } from '../../games/sets'
+import { splitIntoSets } from '../../games/engine/sets'
 import { fitCost } from '../../grouping/problem/fit-cost'
 import type { StrandId } from '../../skills'
 import { againstInventory } from '../inventory'

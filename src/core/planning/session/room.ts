@@ -1,5 +1,5 @@
 import { gameOf } from '../../games'
-import { splitIntoSets } from '../../games/sets'
+import { splitIntoSets } from '../../games/engine/sets'
 import type { PlannedGroup, PlannedGrouping, Room } from './context'
 import type { GroupLevel } from './levels'
 import { pastOf, type GroupPast } from './past'

@@ -1,5 +1,5 @@
 import { gameOf } from '../../games'
-import { splitIntoSets } from '../../games/sets'
+import { splitIntoSets } from '../../games/engine/sets'
 import type { InZone } from '../../grouping/in-zone'
 import type { Seats } from '../seating/partners'
 import type { Figures, PlannedGroup, PlannedGrouping } from './context'

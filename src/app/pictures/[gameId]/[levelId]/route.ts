@@ -1,5 +1,5 @@
 import { gameIdSchema, gameOf } from '@/core/games'
-import { pictureOf } from '@/core/games/showing'
+import { pictureOf } from '@/core/games/playing/showing'
 import { svgOf } from '@/core/drawing/svg'
 
 /** The picture of a game at a level: of rules alone, the same for everybody. */

@@ -1,0 +1,138 @@
+import { z } from 'zod'
+import { food, smallParts } from '../../engine/cautions'
+import { responding, respondTable } from '../../families/respond'
+import { defineGame, levelOf, quietTable, type Sink } from '../../engine/game'
+import {
+  cards,
+  deviceOf,
+  dice,
+  numbersSchema,
+  shorterBy,
+  sum,
+  turnUp,
+  type Numbers,
+} from '../../engine/source'
+import { perPlayer } from '../../engine/material'
+import { lie, heap, deviceSpots, deviceThings } from '../../families/on-table'
+import { onTable, place, stacked, numeral } from '../../../table'
+
+const paramsSchema = z.object({
+  source: numbersSchema,
+  /** Write the numeral. */
+  write: z.boolean().default(true),
+  /** Draw the objects. */
+  draw: z.boolean().default(false),
+  /** Goes of a whole game; null: until the time is up. */
+  goes: z.number().int().min(2).max(40).nullable().default(null),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+/** What the throw itself asks: the dots of one die, or the sum of several. */
+function readThrow(source: Numbers, numbers: readonly number[], player: number, sink: Sink) {
+  if (source.kind !== 'dice') {
+    sink({ kind: 'answered', player, item: { op: 'numeral', answer: numbers[0] }, steps: 0 })
+    return
+  }
+  if (numbers.length === 1)
+    sink({ kind: 'answered', player, item: { op: 'see', pattern: 'dice', answer: numbers[0] }, steps: 0 })
+  let total = numbers[0]
+  for (const face of numbers.slice(1)) {
+    const item = { op: 'add' as const, a: total, b: face, answer: total + face }
+    sink({ kind: 'answered', player, item, steps: face })
+    total += face
+  }
+}
+
+const engine = responding<Params>({
+  tasks: ({ goes }) => goes,
+  open: ({ params, chance, player }, sink) => turnUp(params.source, chance, player, sink),
+  answer({ params, prompt, player }, sink) {
+    const total = sum(prompt)
+    readThrow(params.source, prompt, player, sink)
+    sink({ kind: 'answered', player, item: { op: 'count', answer: total }, steps: total })
+    sink({ kind: 'built', player, cubes: total, space: total })
+    if (params.write) sink({ kind: 'wrote', player, what: 'numeral', text: String(total) })
+    if (params.draw) sink({ kind: 'wrote', player, what: 'drawing', text: '●'.repeat(total) })
+  },
+})
+
+const level = (id: string, title: string, to: number, source: Numbers) =>
+  levelOf<Params>(id, title, to, 'objects', { source, write: true, draw: false, goes: null })
+
+const table = respondTable<Params>(
+  ({ source }) =>
+    onTable(stacked(10, deviceSpots(source), place('work', [110, 50]), place('sheet', [50, 16]))),
+  ({ params, prompt, open }) => {
+    const total = sum(prompt)
+    const counted = prompt.length > 0 && !open
+    return [
+      ...deviceThings(params.source, prompt),
+      ...(counted ? heap('pebbles', 'pebble', 'work', total) : []),
+      ...(counted && params.write ? [lie('numeral', 'sheet', 'sheet', numeral(total))] : []),
+    ]
+  },
+)
+
+export const pebbleCount = defineGame({
+  ...engine,
+  id: 'pebble-count',
+  title: 'Pebble Count',
+  summary: 'Roll, count out that many pebbles, write the numeral.',
+  section: 'collect',
+  params: paramsSchema,
+  levels: [
+    level('die', 'one die', 6, dice(1)),
+    level('cards-10', 'cards 0 to 10', 10, cards(0, 10)),
+    level('two-dice', 'two dice', 12, dice(2)),
+    level('three-dice', 'three dice', 18, dice(3)),
+    level('cards-20', 'cards 0 to 20', 20, cards(0, 20)),
+  ],
+  players: { min: 1, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'shared',
+  variants: (params) => [
+    ...shorterBy(params.goes ?? 0, 2).map((goes) => ({
+      change: 'fewer-rounds' as const,
+      amount: goes,
+      params: { ...params, goes },
+    })),
+    ...(params.draw ? [{ change: 'another-device' as const, params: { ...params, draw: false } }] : []),
+  ],
+  table,
+  materials: ({ source, write, draw }) => [
+    deviceOf(source),
+    perPlayer({ kind: 'pebble' }, source.kind === 'dice' ? 6 * source.count : 20),
+    ...(write || draw ? [perPlayer({ kind: 'sheet', columns: 'numbers and drawings' })] : []),
+  ],
+  texts: {
+    rules: [
+      'Roll or turn a card.',
+      'Say the number.',
+      'Count out that many pebbles.',
+      'Write the numeral.',
+      'Put the pebbles back and pass the go on.',
+    ],
+    lookFors: [
+      'Says how many dots without counting them?',
+      'Touches or moves each pebble once?',
+      'Stops at the number?',
+      'With two dice: counts on from the larger?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Goes on counting until the pebbles run out.',
+        ask: 'How many did you want? When do you stop?',
+      },
+      {
+        seen: 'Counts again when asked how many.',
+        ask: 'You just counted six. So how many are there?',
+      },
+    ],
+    talk: 'How could you lay them out so that we see at once how many there are?',
+    cautions: [smallParts, food],
+    homeVersion: 'Use a die and dried beans, and write the numbers on the back of an envelope.',
+    finishEarly: 'Lay the last number out in two groups. Say both parts.',
+  },
+  room: quietTable,
+})

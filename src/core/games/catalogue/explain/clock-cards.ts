@@ -1,0 +1,136 @@
+import { timeInWords } from '../../../skills'
+import { z } from 'zod'
+import { responding, respondTable, pastPrompts } from '../../families/respond'
+import { defineGame, levelOf, quietTable } from '../../engine/game'
+import { fewer, range } from '../../engine/source'
+import { perSet } from '../../engine/material'
+import { lie, packSpots, packThings } from '../../families/on-table'
+import { beside, grid, onTable, place, stacked, words } from '../../../table'
+
+const paramsSchema = z.object({
+  /** Minutes between the times: hours, half hours, quarters. */
+  every: z.union([z.literal(60), z.literal(30), z.literal(15)]),
+  turn: z.number().int().min(3).max(48).default(10),
+  /** Put the cards in order as well. */
+  order: z.boolean().default(false),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const times = ({ every }: Params) => (12 * 60) / every
+
+const engine = responding<Params>({
+  tasks: ({ turn }) => turn,
+  cards: times,
+  open({ params, card, player }, sink) {
+    const minutes = card * params.every
+    sink?.({ kind: 'drew', player, card: minutes })
+    return [minutes]
+  },
+  answer({ params, prompt: [minutes], player }, sink) {
+    const hour = Math.floor(minutes / 60) || 12
+    sink({ kind: 'moved', player, from: 0, to: minutes, squares: 4 })
+    sink({
+      kind: 'answered',
+      player,
+      item: { op: 'clock', hour, minute: minutes % 60, answer: minutes },
+      steps: 0,
+    })
+    sink({ kind: 'explained', player })
+    if (params.order) sink({ kind: 'placed', player, space: minutes })
+  },
+})
+
+const level = (id: string, title: string, every: Params['every'], order = false) =>
+  levelOf<Params>(id, title, 12, 'pictures', { every, turn: 10, order })
+
+const table = respondTable<Params>(
+  ({ order, turn }) =>
+    onTable(
+      stacked(
+        12,
+        beside(14, packSpots([50, 30]), place('clock', [56, 56])),
+        ...(order
+          ? [
+              grid(
+                range(0, turn - 1).map((i) => ({ id: `row-${i}`, shape: 'square', tone: 'quiet' })),
+                Math.min(5, turn),
+                [38, 16],
+                3,
+              ),
+            ]
+          : []),
+      ),
+    ),
+  (state) => {
+    const { params, prompt, open, done, packLeft } = state
+    const [minutes] = prompt
+    const said = (at: number) => words(timeInWords(Math.floor(at / 60), at % 60))
+    const lying = params.order
+      ? [...pastPrompts(state, done), ...(open || prompt.length === 0 ? [] : [prompt])].map(([at]) => at)
+      : []
+    return [
+      ...packThings(
+        'time cards',
+        prompt.length > 0 && (open || !params.order) ? said(minutes) : undefined,
+        packLeft.length,
+      ),
+      lie(
+        'clock',
+        'clock',
+        'clock',
+        prompt.length > 0 && !open ? { kind: 'clock', minutes } : { kind: 'clock', minutes: 0 },
+      ),
+      ...[...lying]
+        .sort((a, b) => a - b)
+        .map((at, i) => lie(`time-${at}`, 'time cards', `row-${i}`, said(at))),
+    ]
+  },
+)
+
+export const clockCards = defineGame({
+  ...engine,
+  id: 'clock-cards',
+  title: 'Clock Cards',
+  summary: 'Turn a time, set the clock, and say what happens then.',
+  section: 'explain',
+  params: paramsSchema,
+  levels: [
+    level('hours', 'hours', 60),
+    level('half-hours', 'half hours', 30),
+    level('order', 'half hours, put in order', 30, true),
+    level('quarters', 'quarters', 15),
+  ],
+  players: { min: 1, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'shared',
+  variants: (params) => fewer(params, 'turn', 'fewer-cards', 4),
+  table,
+  materials: ({ every }) => [perSet({ kind: 'time cards', every }), perSet({ kind: 'clock' })],
+  texts: {
+    rules: [
+      'Turn a card and read the time.',
+      'Set the clock.',
+      'Say what you do at that time.',
+      'Your partner checks the hands.',
+      'Lay the card in the row of the day.',
+    ],
+    lookFors: [
+      'Sets the hour hand, and between hours?',
+      'Tells the hands apart?',
+      'Says “half past” of the right hour?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Sets the hour hand straight on the hour at half past.',
+        ask: 'Is it still four, or on its way to five?',
+      },
+      { seen: 'Reads half past four as six.', ask: 'What does the long hand on six tell us?' },
+    ],
+    talk: 'What do you do then? And an hour later?',
+    cautions: [],
+    homeVersion: 'Say the time at each meal and show it with your arms.',
+    finishEarly: 'Set the clock an hour later than each card.',
+  },
+  room: quietTable,
+})

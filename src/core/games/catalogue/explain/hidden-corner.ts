@@ -1,0 +1,128 @@
+import { z } from 'zod'
+import type { PracticeItem } from '../../../skills'
+import { responding, respondTable } from '../../families/respond'
+import { defineGame, levelOf, quietTable } from '../../engine/game'
+import { range, shorterBy } from '../../engine/source'
+import { perSet } from '../../engine/material'
+import { packSpots, packThings } from '../../families/on-table'
+import { onTable, type Face } from '../../../table'
+
+const paramsSchema = z.object({
+  op: z.enum(['add', 'multiply']).default('add'),
+  /** The largest part on a card. */
+  high: z.number().int().min(2).max(12),
+  /** The partner covers the total, or a part. */
+  cover: z.enum(['total', 'part']).default('total'),
+  /** Cards turned in a game. */
+  turn: z.number().int().min(3).max(66).default(16),
+  /** Say how you knew. */
+  explain: z.boolean().default(true),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+/** Triangle cards: every unordered pair of parts once. A covered factor of nought could be anything. */
+function triangles({ op, high, cover }: Params): [number, number][] {
+  const low = op === 'multiply' && cover === 'part' ? 1 : 0
+  return range(low, high).flatMap((a) => range(a, high).map((b): [number, number] => [a, b]))
+}
+
+const turned = (params: Params) => Math.min(params.turn, triangles(params).length)
+
+function ask({ op, cover }: Params, a: number, b: number): PracticeItem {
+  if (op === 'add')
+    return cover === 'total'
+      ? { op: 'add', a: b, b: a, answer: a + b }
+      : { op: 'missing', part: b, whole: a + b, answer: a }
+  return cover === 'total'
+    ? { op: 'multiply', a, b, answer: a * b }
+    : { op: 'factor', part: b, whole: a * b, answer: a }
+}
+
+const engine = responding<Params>({
+  tasks: turned,
+  cards: (params) => triangles(params).length,
+  open({ params, card, player }, sink) {
+    sink?.({ kind: 'drew', player, card })
+    return triangles(params)[card]
+  },
+  answer({ params, prompt: [a, b], player }, sink) {
+    sink({ kind: 'answered', player, item: ask(params, a, b), steps: params.op === 'add' ? a : 0 })
+    if (params.explain) sink({ kind: 'explained', player })
+  },
+})
+
+const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
+  levelOf<Params>(id, title, to, params.cover === 'part' ? 'hidden' : 'numerals', paramsSchema.parse(params))
+
+const table = respondTable<Params>(
+  () => onTable(packSpots([60, 54])),
+  ({ params, prompt, open, packLeft }) => {
+    const [a, b] = prompt
+    const covered = params.cover === 'total' ? 'top' : 'a'
+    const face: Face = {
+      kind: 'triangle',
+      a,
+      b,
+      top: params.op === 'add' ? a + b : a * b,
+      covered: open ? covered : 'none',
+    }
+    return packThings('triangle cards', prompt.length > 0 ? face : undefined, packLeft.length)
+  },
+)
+
+export const hiddenCorner = defineGame({
+  ...engine,
+  id: 'hidden-corner',
+  title: 'Hidden Corner',
+  summary: 'A card shows two parts and their total; a partner covers one corner, the other says it.',
+  section: 'explain',
+  params: paramsSchema,
+  levels: [
+    level('totals-5', 'totals, parts to 5', 10, { high: 5 }),
+    level('parts-5', 'parts to 5', 10, { high: 5, cover: 'part' }),
+    level('totals-10', 'totals, parts to 10', 20, { high: 10 }),
+    level('parts-10', 'parts to 10', 20, { high: 10, cover: 'part' }),
+    level('products', 'products to 10 × 10', 100, { op: 'multiply', high: 10 }),
+    level('factors', 'factors to 10', 100, { op: 'multiply', high: 10, cover: 'part' }),
+  ],
+  players: { min: 2, max: 4, typical: 2 },
+  goes: 'alternate',
+  interaction: 'shared',
+  figures: (params) => ({ cards: triangles(params).length }),
+  variants: (params) => [
+    ...shorterBy(turned(params), 4).map((turn) => ({
+      change: 'fewer-cards' as const,
+      amount: turn,
+      params: { ...params, turn },
+    })),
+  ],
+  table,
+  materials: ({ op, high }) => [perSet({ kind: 'triangle cards', op, to: high })],
+  texts: {
+    rules: [
+      'Take a card so that your partner cannot see it.',
+      'Cover one corner with a finger and show it.',
+      'Your partner says what is hidden, and how it was found.',
+      'Look together.',
+      'Change over.',
+    ],
+    lookFors: [
+      'Knows it, or works it out?',
+      'Tells a part from the total?',
+      'Can say how: “eight and two, and one more”?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Adds the two numbers in sight when a part is hidden.',
+        ask: 'Which one is the total? Is the hidden one larger?',
+      },
+      { seen: 'Says nought and six make nought.', ask: 'Six and none: how many is that?' },
+    ],
+    talk: 'How did you know? Could it have been found another way?',
+    cautions: [],
+    homeVersion: 'Cut triangles from card and write families of three numbers.',
+    finishEarly: 'Say all four sentences of your card.',
+  },
+  room: { ...quietTable, alone: false },
+})

@@ -1,0 +1,112 @@
+import { z } from 'zod'
+import { responding, respondTable } from '../../families/respond'
+import { defineGame, levelOf, quietTable } from '../../engine/game'
+import { fewer } from '../../engine/source'
+import { perPlayer } from '../../engine/material'
+import { lie } from '../../families/on-table'
+import { onTable, place, stacked, trackRows, numeral } from '../../../table'
+
+const paramsSchema = z.object({
+  high: z.number().int().min(5).max(1000),
+  /** What the number line shows: every number, every fifth (or tenth), or only its ends. */
+  marks: z.enum(['all', 'some', 'ends']).default('all'),
+  calls: z.number().int().min(3).max(30).default(12),
+})
+
+type Params = z.infer<typeof paramsSchema>
+
+const engine = responding<Params>({
+  all: true,
+  tasks: ({ calls }) => calls,
+  open({ params, chance, player }, sink) {
+    const number = chance.int(0, params.high)
+    sink?.({ kind: 'called', player, words: String(number) })
+    return [number]
+  },
+  answer({ params, prompt: [number], player }, sink) {
+    if (params.marks === 'all')
+      sink({ kind: 'answered', player, item: { op: 'numeral', answer: number }, steps: 0 })
+    else {
+      const among = params.marks === 'ends' ? 2 : Math.ceil(params.high / (params.high > 20 ? 10 : 5)) + 1
+      sink({ kind: 'answered', player, item: { op: 'order', among, answer: number }, steps: 0 })
+    }
+    sink({ kind: 'placed', player, space: number })
+  },
+})
+
+const level = (id: string, title: string, high: number, marks: Params['marks']) =>
+  levelOf<Params>(id, title, high, 'numerals', { high, marks, calls: 12 })
+
+const markId = (n: number) => `mark-${n}`
+
+/** True where a number stands on the line. */
+const isMarked = ({ high, marks }: Params, n: number) =>
+  marks === 'all' || n === 0 || n === high || (marks === 'some' && n % (high > 20 ? 10 : 5) === 0)
+
+const table = respondTable<Params>(
+  (params) =>
+    onTable(
+      stacked(
+        14,
+        place('called', [60, 30], { label: 'the caller says' }),
+        trackRows(0, params.high, (n) => ({
+          id: markId(n),
+          shape: 'circle',
+          ...(isMarked(params, n) ? { face: numeral(n) } : {}),
+        })),
+      ),
+      12,
+    ),
+  ({ prompt: [number], open }) =>
+    number === undefined
+      ? []
+      : [
+          lie('called', 'number line', 'called', numeral(number)),
+          ...(open ? [] : [lie('finger', 'number line', markId(number), { kind: 'shade' })]),
+        ],
+)
+
+export const pointFast = defineGame({
+  ...engine,
+  id: 'point-fast',
+  title: 'Point to It',
+  summary: 'A number is called; all point to it on their own number line.',
+  section: 'order',
+  params: paramsSchema,
+  levels: [
+    level('to-10', '0 to 10, all numbers', 10, 'all'),
+    level('to-20', '0 to 20, all numbers', 20, 'all'),
+    level('fives', '0 to 20, fives only', 20, 'some'),
+    level('tens', '0 to 100, tens only', 100, 'some'),
+    level('ends', '0 to 100, ends only', 100, 'ends'),
+  ],
+  players: { min: 1, max: 34, typical: 6 },
+  goes: 'call',
+  interaction: 'shared',
+  variants: (params) => fewer(params, 'calls', 'fewer-rounds', 4),
+  table,
+  materials: ({ high, marks }) => [perPlayer({ kind: 'number line', to: high, marks })],
+  texts: {
+    rules: [
+      'The caller says a number.',
+      'Point to it on your line.',
+      'Keep your finger there and look at a partner’s.',
+      'Say what it lies between.',
+      'The next caller says a number.',
+    ],
+    lookFors: [
+      'Goes to the place at once, or counts along?',
+      'Uses the middle of the line?',
+      'Turns the right way from a number near by?',
+    ],
+    misconceptions: [
+      { seen: 'Counts from nought every time.', ask: 'Is it before or after ten? Start from there.' },
+      { seen: 'Spaces the numbers unevenly.', ask: 'Where is the middle? Which number lies there?' },
+    ],
+    talk: 'How did you find it so fast?',
+    cautions: ['A warm-up, not a race: nobody is called out for being slow.'],
+    homeVersion: 'Draw a line on paper and take turns to call.',
+    finishEarly: 'Point to the number halfway between the last two.',
+  },
+  room: { ...quietTable, where: 'carpet', alone: false, whole: true },
+})

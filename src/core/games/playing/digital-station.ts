@@ -1,0 +1,33 @@
+import { gameOf } from '../index'
+import { newRound } from '../engine/round'
+import { beginTrying, practised, type Trying } from './trying'
+
+/** Goes after which a child's play ends, and after which it ends with its game. */
+const [fewestGoes, mostGoes] = [8, 12]
+
+/** A game for one child: alone where that is possible, else with one that plays as a beginner. */
+export function beginAtStation(gameId: string, levelId: string, seed: number): Trying {
+  const { levels, players } = gameOf(gameId)
+  const { params } = levels.find(({ id }) => id === levelId)!
+  return beginTrying(gameId, params, players.min, players.min > 1 ? 'novice' : 'alone', seed)
+}
+
+/** True after twelve goes, or eight if the game is over by then. */
+export function playedEnough({ goes, open, round }: Trying): boolean {
+  if (open.length > 0) return false
+  return goes >= mostGoes ? round.phase !== 'choose' : round.phase === 'over' && goes >= fewestGoes
+}
+
+/** A game that was over soon is followed by another one. */
+export function goingOn(trying: Trying, seed: number): Trying {
+  const { round } = trying
+  if (round.phase !== 'over' || playedEnough(trying)) return trying
+  return { ...trying, round: newRound(round.game, round.params, round.state.players, seed) }
+}
+
+/** What is recorded of the play: a tally at each step that was asked, with the reasons of wrong answers. */
+export const recordOf = (trying: Trying) =>
+  practised(trying).map(({ place, right, of, guess, slips }) => ({
+    value: { judged: null, right, of },
+    digital: { ...place, guess, slips },
+  }))
