@@ -4,6 +4,7 @@ import { adviceIn, type Advice } from '@/core/analysis/advice'
 import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
+import { textsOf } from '@/core/games/texts'
 import { strandIds } from '@/core/skills'
 import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
 import type { YearGroup } from '@/core/evidence/prior'
@@ -239,7 +240,7 @@ export const gamePage = readingClass(
         id: gameId,
         title: game.title,
         summary: game.summary,
-        texts: game.texts,
+        texts: { ...textsOf(gameId, rules) },
         players: game.players,
         room: game.room,
       },

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import type { Mark, MarkValue } from '@/core/evidence/mark'
 import { gameOf } from '@/core/games'
+import type { LevelTexts } from '@/core/games/engine/texts'
+import { textsAt } from '@/core/games/texts'
 import type { Seats } from '@/core/planning/seating/partners'
 import { timetable } from '@/core/planning/timetable'
 import { stepOf } from '@/core/skills'
@@ -39,6 +41,8 @@ export interface RunVisit {
   level: string
   levelId: string
   step: VisitStep
+  /** What an adult at the station needs, of the level that is played. */
+  texts: Pick<LevelTexts, 'lookFors' | 'finishEarly' | 'stuck' | 'cautions'>
   /** Children by the set they play in; one set or none: all together. */
   seats: Seats
   /** Where children have own ranges, the range, and the step that its marks are about. */
@@ -70,9 +74,6 @@ export interface RunPage {
     gameId: string
     title: string
     mode: StationMode
-    lookFor: string
-    finishEarly: string
-    cautions: string[]
     /** Children a set of the game takes. */
     players: { min: number; max: number }
   }[]
@@ -85,6 +86,11 @@ export interface RunPage {
   changesWait: boolean
   /** Children who are in no group of this session: they came after it was planned. */
   waiting: { id: string; name: string }[]
+}
+
+function forRun(gameId: string, levelId: string): RunVisit['texts'] {
+  const { lookFors, finishEarly, stuck, cautions } = textsAt(gameId, levelId)
+  return { lookFors, finishEarly, stuck, cautions }
 }
 
 /** Milliseconds left of the slot under way; never more than all of it, whatever was done to the computer's clock. */
@@ -117,15 +123,12 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
     },
     times: timetable(session.startsAt, session).slots,
     stations: session.stations.map(({ id, gameId, mode }) => {
-      const { title, texts, players } = gameOf(gameId)
+      const { title, players } = gameOf(gameId)
       return {
         id,
         gameId,
         title,
         mode,
-        lookFor: texts.lookFors[0],
-        finishEarly: texts.finishEarly,
-        cautions: [...texts.cautions],
         players: { min: players.min, max: players.max },
       }
     }),
@@ -149,6 +152,7 @@ export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPag
           level: ranged ? 'own ranges' : titleOf(levelId),
           levelId,
           step: stepAt(levelId),
+          texts: forRun(gameId, levelId),
           seats,
           children: [...new Set([...seats.flat(), ...pupils])].flatMap((pupilId) => {
             const name = names.get(pupilId)

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
 import { timed } from '@/core/games/engine/cautions'
 import type { ClassStep } from '@/core/games/playing/class-questions'
+import { textsOf } from '@/core/games/texts'
 import { playersToShow } from '@/core/games/playing/showing'
 import { strandIds, topStep } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
@@ -24,17 +25,18 @@ export type ShowPage = Awaited<ReturnType<typeof showPage>>
 /** A game for the class screen: its level, and the round that shows most of its rules. Nothing of a child. */
 export const showPage = readingClass(showPageSchema, async (scope, { gameId, levelId, players }) => {
   const { game, level } = levelAsked({ gameId, levelId })
+  const texts = textsOf(gameId, level.params)
   // A whole class lines up with as many cards as there are children.
   const usual = game.room.whole && game.players.min > 2 ? (await pupilsOf(scope)).length : playersToShow(game)
   const playing = Math.min(game.players.max, Math.max(game.players.min, players ?? usual))
   const found = await soFar('demonstrate', { game: gameId, level: level.id, players: playing })
   return {
-    game: { id: gameId, title: game.title, summary: game.summary, talk: game.texts.talk },
+    game: { id: gameId, title: game.title, summary: game.summary, talk: texts.talk },
     level: { id: level.id, title: level.title },
     levels: game.levels.map(({ id, title }) => ({ id, title })),
     players: playing,
     /** It is played against time: rounds of questions can be. */
-    timed: game.texts.cautions.includes(timed),
+    timed: texts.cautions.includes(timed),
     /** Null: it takes longer than a page can wait; then any round is shown. */
     demonstration: found.state === 'done' ? found.value : null,
   }

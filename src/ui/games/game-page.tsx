@@ -149,7 +149,7 @@ export function GamePage({
             <p>
               To talk about: <em>“{game.texts.talk}”</em>
             </p>
-            <p>At home: {game.texts.homeVersion}</p>
+            <p>At home: {game.texts.home}</p>
           </details>
           <SimulationPanel input={input} />
         </div>

@@ -62,10 +62,6 @@ export function StationColumn({
           show
         </a>
       </div>
-      <div className="look-for tiny">{station.lookFor}</div>
-      <div className="early tiny">
-        <strong>Done early?</strong> {station.finishEarly}
-      </div>
       {visits.length === 0 && <p className="muted small">Empty in this slot.</p>}
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">
@@ -78,6 +74,21 @@ export function StationColumn({
               </>
             )}
           </div>
+          <div className="look-for tiny">{visit.texts.lookFors[0]}</div>
+          <details className="early tiny">
+            <summary>Stuck? Done early?</summary>
+            <p>
+              <strong>Stuck?</strong> {visit.texts.stuck}
+            </p>
+            <p>
+              <strong>Done early?</strong> {visit.texts.finishEarly}
+            </p>
+            {visit.texts.cautions.map((caution) => (
+              <p key={caution} className="caution">
+                {caution}
+              </p>
+            ))}
+          </details>
           {setsOf(visit).map((set) => (
             <div key={set[0].id} className="set" role="group" aria-label={`${inWords(set)} together`}>
               {set.map((child) => (

@@ -37,11 +37,6 @@ export interface Variant<P> {
   params: P
 }
 
-interface Misconception {
-  seen: string
-  ask: string
-}
-
 /**
  * The rules of a game: pure, on states of plain data. Families make this half from a few functions.
  *
@@ -126,7 +121,6 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
   materials(params: P): readonly Material[]
   /** What lies on the table: screens, pictures and paper are made from it. */
   table: Table<P, S, M>
-  texts: GameTexts
   room: Room
 }
 
@@ -161,18 +155,6 @@ export interface GameState {
 }
 
 export type Choice = 'novice' | 'planner'
-
-/** What adults read: a game's own words. */
-interface GameTexts {
-  /** At most five short lines. */
-  rules: readonly string[]
-  lookFors: readonly string[]
-  misconceptions: readonly Misconception[]
-  talk: string
-  cautions: readonly string[]
-  homeVersion: string
-  finishEarly: string
-}
 
 /** Keeps a game's types together while the catalogue holds games of every kind. */
 export function defineGame<P, S extends GameState, M, V>(game: Game<P, S, M, V>): Game<P, S, M, V> {

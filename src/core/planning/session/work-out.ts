@@ -1,4 +1,5 @@
 import { gameOf } from '../../games'
+import { textsAt } from '../../games/texts'
 import type { AdultPlace } from '../adults'
 import { againstInventory, type Stocked } from '../inventory'
 import { materialsOf, type Need, type SlotDemand } from '../materials'
@@ -97,14 +98,21 @@ export function workOut(
       sinceTeacher: ruled?.pasts.get(id)?.sinceTeacher ?? null,
     })),
     stations: plan.stations.map(({ id, gameId, mode: adult }, position) => {
-      const { title, levels, texts } = gameOf(gameId)
+      const { title, levels } = gameOf(gameId)
+      const played = visits.filter(({ stationId }) => stationId === id)
       return {
         id,
         gameId,
         title,
         mode: adult,
         levels: levels.map((level) => ({ id: level.id, title: level.title })),
-        cautions: [...texts.cautions],
+        cautions: [
+          ...new Set(
+            played.flatMap(({ levelId, ownLevels }) =>
+              [levelId, ...Object.values(ownLevels)].flatMap((level) => textsAt(gameId, level).cautions),
+            ),
+          ),
+        ],
         needs: materials.stations[position],
       }
     }),

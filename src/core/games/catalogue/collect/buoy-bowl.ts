@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { softBall } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { fewer } from '../../engine/source'
@@ -16,7 +15,7 @@ const paramsSchema = z.object({
   throws: z.number().int().min(2).max(60).default(12),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   tasks: ({ throws }) => throws,
@@ -104,27 +103,5 @@ export const buoyBowl = defineGame({
     ...(hidden ? [perSet({ kind: 'screen' })] : []),
     ...(record ? [perSet({ kind: 'sheet', columns: 'down and standing' })] : []),
   ],
-  texts: {
-    rules: [
-      'Set up the pins and roll the ball.',
-      'Count those that fell.',
-      'Say how many stand.',
-      'Say or write both parts.',
-      'Set the pins up for the next one.',
-    ],
-    lookFors: [
-      'Knows the whole stays the same?',
-      'Says the standing ones from the fallen, or counts?',
-      'Knows the parts of five or ten by now?',
-    ],
-    misconceptions: [
-      { seen: 'Counts all pins anew every time.', ask: 'How many did we set up? Has that changed?' },
-      { seen: 'Thinks nothing is left to say when none fall.', ask: 'How do we say it when none fell?' },
-    ],
-    talk: 'Four fell. Do we need to look to know how many stand?',
-    cautions: [softBall],
-    homeVersion: 'Use empty bottles and a rolled-up sock.',
-    finishEarly: 'Write all the ways the pins can fall.',
-  },
   room: { ...quietTable, noise: 3, floor: 3, where: 'floor' },
 })

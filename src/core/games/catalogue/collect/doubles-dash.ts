@@ -15,7 +15,7 @@ const paramsSchema = z.object({
   predict: z.boolean().default(false),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -140,27 +140,5 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
     perPlayer({ kind: 'pencil' }),
     values === 6 ? perSet({ kind: 'die', sides: 6 }) : perSet({ kind: 'number cards', from: 1, to: values }),
   ],
-  texts: {
-    rules: [
-      'Guess which column will be first at the top.',
-      'Roll or turn a card and double it.',
-      'Write the double in the next box of that column.',
-      'The first column at the top ends the race.',
-      'Was your guess right? Could you have known?',
-    ],
-    lookFors: [
-      'Knows the double, or adds?',
-      'Uses fingers or a five to see 7 and 7?',
-      'Says that every column has the same chance?',
-    ],
-    misconceptions: [
-      { seen: 'Writes the number itself.', ask: 'Double four: four and …?' },
-      { seen: 'Thinks six comes more rarely.', ask: 'How many sixes are on the die? How many threes?' },
-    ],
-    talk: 'Which doubles do you just know? How can they help with the next ones?',
-    cautions: [],
-    homeVersion: 'Draw six columns on squared paper and roll a die.',
-    finishEarly: 'Write a near double beside each double: 6 and 6, 6 and 7.',
-  },
   room: { ...quietTable },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { food, smallParts } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { range, sum } from '../../engine/source'
@@ -14,7 +13,7 @@ const paramsSchema = z.object({
   order: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   tasks: ({ high }) => high + 1,
@@ -83,27 +82,5 @@ export const fullNets = defineGame({
     perSet({ kind: 'net' }, high + 1),
     perSet({ kind: 'counter' }, sum(range(0, high))),
   ],
-  texts: {
-    rules: [
-      'Turn a card and read it.',
-      'Count that many into a net.',
-      'Lay the card with its net.',
-      'All nets full? Put them in order.',
-      'Check each other’s nets.',
-    ],
-    lookFors: [
-      'Counts each one once, and stops?',
-      'Knows that a net for nought stays empty?',
-      'Orders the nets by number without counting again?',
-    ],
-    misconceptions: [
-      { seen: 'Puts one in the net for nought.', ask: 'What does nought mean? How many fish is that?' },
-      { seen: 'Says the full-looking net has more.', ask: 'How could we find out which has more?' },
-    ],
-    talk: 'Which net has one more than this one? How do you know?',
-    cautions: [smallParts, food],
-    homeVersion: 'Use cake cases and buttons, and numbers written on scraps of paper.',
-    finishEarly: 'Close your eyes while a partner takes one out. Which net was it?',
-  },
   room: { ...quietTable, floor: 1, where: 'carpet' },
 })

@@ -13,7 +13,7 @@ const paramsSchema = z.object({
   blanks: z.number().int().min(1).max(4).default(3),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const rows = 11
 
@@ -120,27 +120,5 @@ export const jettyPlanks = defineGame({
     perPlayer({ kind: 'sleeve' }),
     perSet({ kind: 'die', sides: 6 }, 2),
   ],
-  texts: {
-    rules: [
-      'Roll two dice and add them: that is your row.',
-      'Read the numbers at its ends.',
-      'Write what is missing between them.',
-      'Row filled already? Pass the go on.',
-      'First with a full side wins.',
-    ],
-    lookFors: [
-      'Goes on from the first number, or counts from one?',
-      'Writes teens the right way round?',
-      'Checks against the number at the other end?',
-    ],
-    misconceptions: [
-      { seen: 'Writes 31 for 13.', ask: 'How many tens does thirteen have? Where do they go?' },
-      { seen: 'After 29 writes 20 or 210.', ask: 'Which ten comes after the twenties?' },
-    ],
-    talk: 'Which rows take longest to get? Why do some come so rarely?',
-    cautions: [],
-    homeVersion: 'Write short rows with gaps for each other and fill them in.',
-    finishEarly: 'Make a row of your own with two gaps for a partner.',
-  },
   room: { ...quietTable, together: false, win: true },
 })

@@ -21,7 +21,7 @@ const paramsSchema = z
     error: 'Every number of the spinner needs a box.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const numberOf = ({ sectors }: Params, box: number) => (box % sectors) + 1
 const enough = ({ boxes, enough: some }: Params) => Math.min(boxes, some ?? boxes)
@@ -113,26 +113,5 @@ export const lanternGrid = defineGame({
     perSet({ kind: 'spinner', sectors }),
     perPlayer({ kind: 'pen' }),
   ],
-  texts: {
-    rules: [
-      'Spin and say the number.',
-      'Find a box with that many lanterns.',
-      'Say how you know, and shade it.',
-      'None left? Pass the go on.',
-      'Most boxes when time is up, or fill the grid together.',
-    ],
-    lookFors: ['Sees small numbers at a glance?', 'Counts larger ones in an order?', 'Sees five and some?'],
-    misconceptions: [
-      { seen: 'Counts the same lantern twice.', ask: 'Where did you start? How will you know when to stop?' },
-      {
-        seen: 'Goes by how full the box looks.',
-        ask: 'They are spread out. Are there more, or only further apart?',
-      },
-    ],
-    talk: 'How did you see that one without counting each?',
-    cautions: [],
-    homeVersion: 'Draw boxes with dots and spin a paper clip round a pencil.',
-    finishEarly: 'Find two boxes with the same number that look different.',
-  },
   room: { ...quietTable, win: true },
 })

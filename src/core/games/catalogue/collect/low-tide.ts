@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { numbersIn, workedOut, sumOfMask, waysToMake } from '../../families/cover-ways'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
@@ -25,7 +24,7 @@ const paramsSchema = z
     error: 'With any operations the strip has at most nine numbers.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -249,27 +248,5 @@ export const lowTide = defineGame<Params, State, number, View>({
     perSet({ kind: 'die', sides: 6 }, count),
     ...(operations ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
-  texts: {
-    rules: [
-      'Roll and say the total.',
-      'Cover it, or numbers that make it.',
-      'Go on rolling as long as something fits.',
-      'Nothing fits: add up what is still open.',
-      'The least left open wins, or beat your own best.',
-    ],
-    lookFors: [
-      'Sees more than one way to make the total?',
-      'Keeps small numbers open for later?',
-      'Knows the sums, or counts them?',
-    ],
-    misconceptions: [
-      { seen: 'Always covers the total itself.', ask: 'Which other numbers make nine?' },
-      { seen: 'Covers numbers that come near.', ask: 'Four and four: is that nine? What is missing?' },
-    ],
-    talk: 'Why did you cover those two and not the nine?',
-    cautions: [smallParts],
-    homeVersion: 'Write 1 to 9 on paper, cover with coins, and roll two dice.',
-    finishEarly: 'Which totals could you still have used? Write the ways.',
-  },
   room: { ...quietTable, win: true },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { range, shorterBy, sum } from '../../engine/source'
@@ -16,7 +15,7 @@ const paramsSchema = z
   })
   .refine(({ low, high }) => low < high, { path: ['high'], error: 'The last number must be the larger one.' })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   inOrder: true,
@@ -81,27 +80,5 @@ export const markAndMake = defineGame({
     perPlayer({ kind: 'pencil' }),
     perPlayer({ kind: 'cube' }, Math.min(high, sum(range(low, high)))),
   ],
-  texts: {
-    rules: [
-      'Trace the number with a finger.',
-      'Write it.',
-      'Draw as many.',
-      'Build as many with cubes.',
-      'Go on to the next number.',
-    ],
-    lookFors: [
-      'Starts the numeral in the right place?',
-      'Drawing and tower match the numeral?',
-      'Adds one cube for the next number, or starts afresh?',
-    ],
-    misconceptions: [
-      { seen: 'Draws one too many for nought.', ask: 'What does nought look like?' },
-      { seen: 'Takes the tower apart for the next number.', ask: 'You had five. What do you need for six?' },
-    ],
-    talk: 'What changes from one number to the next?',
-    cautions: [smallParts],
-    homeVersion: 'Write numbers in flour or sand and lay out spoons to match.',
-    finishEarly: 'Close your eyes and write a number in the air. Who can tell which?',
-  },
   room: { ...quietTable, noise: 0 },
 })

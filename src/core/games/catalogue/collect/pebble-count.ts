@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { food, smallParts } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable, type Sink } from '../../engine/game'
 import {
@@ -26,7 +25,7 @@ const paramsSchema = z.object({
   goes: z.number().int().min(2).max(40).nullable().default(null),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** What the throw itself asks: the dots of one die, or the sum of several. */
 function readThrow(source: Numbers, numbers: readonly number[], player: number, sink: Sink) {
@@ -105,34 +104,5 @@ export const pebbleCount = defineGame({
     perPlayer({ kind: 'pebble' }, source.kind === 'dice' ? 6 * source.count : 20),
     ...(write || draw ? [perPlayer({ kind: 'sheet', columns: 'numbers and drawings' })] : []),
   ],
-  texts: {
-    rules: [
-      'Roll or turn a card.',
-      'Say the number.',
-      'Count out that many pebbles.',
-      'Write the numeral.',
-      'Put the pebbles back and pass the go on.',
-    ],
-    lookFors: [
-      'Says how many dots without counting them?',
-      'Touches or moves each pebble once?',
-      'Stops at the number?',
-      'With two dice: counts on from the larger?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Goes on counting until the pebbles run out.',
-        ask: 'How many did you want? When do you stop?',
-      },
-      {
-        seen: 'Counts again when asked how many.',
-        ask: 'You just counted six. So how many are there?',
-      },
-    ],
-    talk: 'How could you lay them out so that we see at once how many there are?',
-    cautions: [smallParts, food],
-    homeVersion: 'Use a die and dried beans, and write the numbers on the back of an envelope.',
-    finishEarly: 'Lay the last number out in two groups. Say both parts.',
-  },
   room: quietTable,
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { covering, coversOn, type CoverState } from '../../families/cover'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { dice, range, spinner, turnUp } from '../../engine/source'
@@ -14,7 +13,7 @@ const paramsSchema = z.object({
   write: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const die = dice(1)
 const deviceFor = ({ to }: Params) => (to <= 6 ? die : spinner(to))
@@ -93,27 +92,5 @@ export const sandSteps = defineGame({
     perPlayer({ kind: 'counter' }, params.to),
     params.to <= 6 ? perSet({ kind: 'die', sides: 6 }) : perSet({ kind: 'spinner', sectors: params.to }),
   ],
-  texts: {
-    rules: [
-      'Roll or spin and say the number.',
-      'Find that step on your path.',
-      'Cover it and write the number beside it.',
-      'Covered already? Pass the go on. Not on the path? Roll again.',
-      'First with every step covered wins.',
-    ],
-    lookFors: [
-      'Finds the numeral at once, or counts along the path?',
-      'Writes the numeral the right way round?',
-      'Says which steps are still open?',
-    ],
-    misconceptions: [
-      { seen: 'Covers the next step whatever came up.', ask: 'Which number did you roll? Where is it?' },
-      { seen: 'Writes 3 or 5 back to front.', ask: 'Trace this one with your finger. Where does it start?' },
-    ],
-    talk: 'Which numbers are still missing? Which one is hardest to get?',
-    cautions: [smallParts],
-    homeVersion: 'Chalk or draw five steps and cover them with leaves.',
-    finishEarly: 'Say your steps backwards.',
-  },
   room: { ...quietTable, together: false, win: true },
 })

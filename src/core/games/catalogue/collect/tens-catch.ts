@@ -22,7 +22,7 @@ const paramsSchema = z
     error: 'The pack has fewer cards than that.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -249,33 +249,5 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
   ],
   table,
   materials: ({ high, copies }) => [perPlayer({ kind: 'number cards', from: 1, to: high, copies })],
-  texts: {
-    rules: [
-      'Turn four cards.',
-      'Take any that make ten together, two or more.',
-      'Fill up to four again.',
-      'Nothing makes ten? Put the four under the pile.',
-      'Count your catches at the end.',
-    ],
-    lookFors: [
-      'Knows the pairs that make ten?',
-      'Finds three cards that make ten?',
-      'Starts from one card and asks what is missing?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Looks only at neighbours.',
-        ask: 'Which card would go with the seven? Do you see it anywhere?',
-      },
-      {
-        seen: 'Takes cards that make nine or eleven.',
-        ask: 'Show me seven on a ten frame. How many are free?',
-      },
-    ],
-    talk: 'Which cards go together without thinking? Which need a look?',
-    cautions: [],
-    homeVersion: 'Use playing cards up to nine without the picture cards; an ace stands for one.',
-    finishEarly: 'Make ten with as many cards as you can.',
-  },
   room: { ...quietTable, win: true },
 })

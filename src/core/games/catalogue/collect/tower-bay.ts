@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
-import { food, smallParts } from '../../engine/cautions'
 import {
   bestOf,
   defineGame,
@@ -50,7 +49,7 @@ const paramsSchema = z
     error: 'The board has fewer spaces than that.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 type Rolls = { source: Throw; pick: z.infer<typeof pickSchema> }
 
 interface State extends GameState {
@@ -246,36 +245,5 @@ export const towerBay = defineGame<Params, State, Move, View>({
     deviceOf(params.source),
     ...(params.record ? [perPlayer({ kind: 'sheet', columns: 'numbers' })] : []),
   ],
-  texts: {
-    rules: [
-      'Roll or spin and say the number.',
-      'Find its space on the board.',
-      'Build a tower of that many cubes and stand it there.',
-      'Tower there already? Pass the go on.',
-      'Done when every space has its tower.',
-    ],
-    lookFors: [
-      'Touches each cube once while counting?',
-      'Stops at the number without being told?',
-      'Finds the numeral at once, or counts along the board?',
-      'Says how many without counting the dots?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Counts on past the number while the hands keep going.',
-        ask: 'Which number did you roll? When do you stop?',
-      },
-      { seen: 'Puts the tower of six on nine.', ask: 'How do you tell these two apart? Which way is up?' },
-      {
-        seen: 'Counts the tower again after it was moved.',
-        ask: 'Did you add a cube? So how many are there now?',
-      },
-    ],
-    talk: 'Which tower is one taller than this one? How do you know without counting?',
-    cautions: [smallParts, food],
-    homeVersion:
-      'Write 1 to 6 on paper and build with blocks or pasta shapes. Pasta: mind allergies, and do not eat it.',
-    finishEarly: 'Put the towers in order and say which is one more.',
-  },
   room: { ...quietTable, noise: 2, win: true },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { tracking, type TrackState } from '../../families/track'
 import { defineGame, levelOf, quietTable, type Sink, type Variant } from '../../engine/game'
 import { dice, range, sum, turnUp } from '../../engine/source'
@@ -14,7 +13,7 @@ const paramsSchema = z.object({
   backwards: z.boolean().default(false),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** Says how many tens and ones lie on the mat now, and handles the pieces. */
 function tellMat(from: number, to: number, player: number, sink: Sink) {
@@ -126,34 +125,5 @@ export const tradeUp = defineGame({
     perPlayer({ kind: 'mat' }),
     perSet({ kind: 'die', sides: 6 }, count),
   ],
-  texts: {
-    rules: [
-      'Roll and take that many ones.',
-      'Ten ones or more? Trade ten of them for a ten.',
-      'Say what lies on your mat: tens and ones.',
-      'Pass the go on.',
-      'First with the tens asked for wins.',
-    ],
-    lookFors: [
-      'Trades unasked as soon as there are ten?',
-      'Says “three tens and four, thirty-four”?',
-      'Knows what is left after trading, without counting anew?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Keeps twelve ones beside the tens.',
-        ask: 'How many ones have you? Could you carry fewer pieces?',
-      },
-      { seen: 'Trades nine ones, or eleven.', ask: 'What is a ten worth? Lay the ones beside it.' },
-      {
-        seen: 'Pays a ten for seven and wants no change.',
-        ask: 'What is a ten worth? What do you get back?',
-      },
-    ],
-    talk: 'How much do you need for the next ten?',
-    cautions: [smallParts],
-    homeVersion: 'Use dried beans and trade ten for a spoon.',
-    finishEarly: 'Say how far you are from the next ten, and from the goal.',
-  },
   room: { ...quietTable, noise: 2, together: false, win: true },
 })

@@ -27,7 +27,7 @@ const paramsSchema = z
     error: 'Pairs that make ten need cards whose lowest and highest make ten.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -305,27 +305,5 @@ export const anyPairs = defineGame<Params, State, Move, View>({
   materials: ({ low, high, by, copies }) => [
     perSet({ kind: 'number cards', from: low, to: high, by, copies }),
   ],
-  texts: {
-    rules: [
-      'Lay down the pairs in your hand.',
-      'Ask someone for a number you hold.',
-      'There it is? Lay the pair down.',
-      'Not there? Draw. The number you asked for: go again.',
-      'Most pairs wins.',
-    ],
-    lookFors: [
-      'Reads the numbers without counting?',
-      'Knows what goes with a card to make ten?',
-      'Remembers who asked for what?',
-    ],
-    misconceptions: [
-      { seen: 'Asks for a number not held.', ask: 'Which card of yours needs a partner?' },
-      { seen: 'Mixes up 12 and 20, or 6 and 9.', ask: 'How many tens has this one? Which way up is it?' },
-    ],
-    talk: 'How did you know whom to ask?',
-    cautions: [],
-    homeVersion: 'Use playing cards up to ten.',
-    finishEarly: 'Put your pairs in order.',
-  },
   room: { ...quietTable, alone: false, together: false, win: true },
 })

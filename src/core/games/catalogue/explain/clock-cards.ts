@@ -15,7 +15,7 @@ const paramsSchema = z.object({
   order: z.boolean().default(false),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const times = ({ every }: Params) => (12 * 60) / every
 
@@ -107,30 +107,5 @@ export const clockCards = defineGame({
   variants: (params) => fewer(params, 'turn', 'fewer-cards', 4),
   table,
   materials: ({ every }) => [perSet({ kind: 'time cards', every }), perSet({ kind: 'clock' })],
-  texts: {
-    rules: [
-      'Turn a card and read the time.',
-      'Set the clock.',
-      'Say what you do at that time.',
-      'Your partner checks the hands.',
-      'Lay the card in the row of the day.',
-    ],
-    lookFors: [
-      'Sets the hour hand, and between hours?',
-      'Tells the hands apart?',
-      'Says “half past” of the right hour?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Sets the hour hand straight on the hour at half past.',
-        ask: 'Is it still four, or on its way to five?',
-      },
-      { seen: 'Reads half past four as six.', ask: 'What does the long hand on six tell us?' },
-    ],
-    talk: 'What do you do then? And an hour later?',
-    cautions: [],
-    homeVersion: 'Say the time at each meal and show it with your arms.',
-    finishEarly: 'Set the clock an hour later than each card.',
-  },
   room: quietTable,
 })

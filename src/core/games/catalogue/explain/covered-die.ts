@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { responding, respondTable, pastPrompts } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { fewer, range, sum } from '../../engine/source'
@@ -17,7 +16,7 @@ const paramsSchema = z.object({
   goes: z.number().int().min(3).max(40).default(12),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   tasks: ({ goes }) => goes,
@@ -137,27 +136,5 @@ export const coveredDie = defineGame({
       ? [perSet({ kind: 'track', from: 0, to: trackTo }), perPlayer({ kind: 'marker' })]
       : []),
   ],
-  texts: {
-    rules: [
-      'Roll two dice and look for three seconds.',
-      'Your partner covers one with a cup.',
-      'Say the total.',
-      'Lift the cup and check.',
-      'Shade the total, or move that many. Change over.',
-    ],
-    lookFors: [
-      'Keeps the covered number in mind?',
-      'Counts on from it, or knows the sum?',
-      'Sees the dots at a glance?',
-    ],
-    misconceptions: [
-      { seen: 'Says only the number in sight.', ask: 'And under the cup? What did you see?' },
-      { seen: 'Counts the covered dots in the air from one.', ask: 'You know it is four. Start from there.' },
-    ],
-    talk: 'How did you remember the covered one?',
-    cautions: [smallParts],
-    homeVersion: 'Two dice and a cup are all you need.',
-    finishEarly: 'Say the total first and let your partner find the covered die.',
-  },
   room: { ...quietTable, noise: 2, alone: false },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { movement, noRanking } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf } from '../../engine/game'
 import { fewer } from '../../engine/source'
@@ -19,7 +18,7 @@ const paramsSchema = z.object({
   calls: z.number().int().min(3).max(30).default(10),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   all: true,
@@ -115,24 +114,6 @@ export const deckDrill = defineGame({
       ? perSet({ kind: 'number cards', from: 1, to: high })
       : perSet({ kind: 'question cards', about: `${ask}s to ${high}` }),
   ],
-  texts: {
-    rules: [
-      'The caller turns a card.',
-      'Say how many.',
-      'Do it that many times, at your own pace.',
-      'With a key word: only if the caller says it.',
-      'Take turns to call.',
-    ],
-    lookFors: ['Stops at the number?', 'Counts one for each move?', 'Works the sum out before moving?'],
-    misconceptions: [
-      { seen: 'Goes on with the others after the number.', ask: 'How many was it? How many have you done?' },
-      { seen: 'Counts faster than the jumps.', ask: 'Say a number each time your feet land.' },
-    ],
-    talk: 'How did you know when to stop?',
-    cautions: [movement, noRanking],
-    homeVersion: 'Turn playing cards and hop on the spot.',
-    finishEarly: 'Whisper the number and do it without a sound.',
-  },
   room: {
     noise: 3,
     floor: 3,

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
-import { noRanking } from '../../engine/cautions'
 import {
   countsFor,
   question,
@@ -23,7 +22,7 @@ const paramsSchema = z.object({
   missed: z.enum(['back-of-line', 'together']).default('back-of-line'),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -105,24 +104,6 @@ export const doorCards = defineGame<Params, State, 'answer', null>({
       : [],
   table,
   materials: ({ kind }) => [perSet({ kind: 'question cards', about: questionKinds[kind].title })],
-  texts: {
-    rules: [
-      'Line up at the door.',
-      'Each child gets one card.',
-      'Say the answer and go out.',
-      'Not yet? To the back of the line.',
-      'The second time all say it together, and on.',
-    ],
-    lookFors: ['Knows it at once?', 'Which facts are missed by many?', 'Who needs a moment longer?'],
-    misconceptions: [
-      { seen: 'Says the answer of the child before.', ask: 'Read your card aloud first.' },
-      { seen: 'Freezes because others wait.', ask: 'Take the time you need. Shall we say it together?' },
-    ],
-    talk: 'Which cards do we want to practise this week?',
-    cautions: [noRanking],
-    homeVersion: 'One fact before the front door opens.',
-    finishEarly: 'Make a card for somebody else.',
-  },
   room: {
     noise: 0,
     floor: 0,

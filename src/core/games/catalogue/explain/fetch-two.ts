@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { walking } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { fewer } from '../../engine/source'
@@ -17,7 +16,7 @@ const paramsSchema = z.object({
   rounds: z.number().int().min(1).max(6).default(2),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** Squares walked in a second, so that the walk lasts as long as the rule says. */
 const stepsPerSecond = 1 / 0.7
@@ -116,27 +115,5 @@ export const fetchTwo = defineGame({
     perPlayer({ kind: 'find' }, 2 * high),
     perPlayer({ kind: 'sheet', columns: 'number sentences' }),
   ],
-  texts: {
-    rules: [
-      'Choose two kinds of things from the list.',
-      'Walk and fetch as many of each as you like.',
-      'Write the larger number first.',
-      'Write the sentences with your two numbers.',
-      'Check with a partner.',
-    ],
-    lookFors: [
-      'Knows that turning the sum round changes nothing?',
-      'Starts taking away from the total?',
-      'Uses one sentence for the next?',
-    ],
-    misconceptions: [
-      { seen: 'Takes away from the smaller number.', ask: 'How many had you in all? Start from there.' },
-      { seen: 'Works out the turned sum anew.', ask: 'What changed? What stayed the same?' },
-    ],
-    talk: 'How do your four sentences belong together?',
-    cautions: [walking],
-    homeVersion: 'Fetch pegs and spoons and write the four sentences.',
-    finishEarly: 'Draw a picture for one of your sentences.',
-  },
   room: { ...quietTable, noise: 2, floor: 2, where: 'floor', adult: true },
 })

@@ -19,7 +19,7 @@ const paramsSchema = z
     error: 'The highest number must be the larger one.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -188,27 +188,5 @@ export const fogNumber = defineGame<Params, State, number, View>({
     perSet({ kind: 'cover strip' }, 2),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'questions' })] : []),
   ],
-  texts: {
-    rules: [
-      'One child writes a number and hides it.',
-      'Ask questions that are answered with yes or no.',
-      'Say what you ask for: “more than double eight?”',
-      'Cover the numbers it cannot be.',
-      'How few questions do you need?',
-    ],
-    lookFors: [
-      'Asks so that about half of the numbers go?',
-      'Uses the answers given before?',
-      'Covers the right side of the line?',
-    ],
-    misconceptions: [
-      { seen: 'Guesses one number after another.', ask: 'How many numbers are left if the answer is no?' },
-      { seen: 'Asks what is known already.', ask: 'It is more than ten. Can it be seven?' },
-    ],
-    talk: 'Which question helped most? Why?',
-    cautions: [],
-    homeVersion: 'Think of a number to twenty on the way to school.',
-    finishEarly: 'How few questions could always be enough?',
-  },
   room: { ...quietTable, where: 'carpet', alone: false },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { shorterBy } from '../../engine/source'
@@ -15,7 +14,7 @@ const paramsSchema = z.object({
   turn: z.number().int().min(3).max(21).nullable().default(null),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const turned = ({ high, turn }: Params) => Math.min(turn ?? Infinity, high + 1)
 
@@ -90,27 +89,5 @@ export const frameUp = defineGame({
     perPlayer({ kind: 'frame', cells: high }),
     perPlayer({ kind: 'counter' }, high),
   ],
-  texts: {
-    rules: [
-      'Turn a card.',
-      'Build it: the top five first.',
-      'Say “five and …”.',
-      'Say how many more make ten.',
-      'Clear the frame and pass the go on.',
-    ],
-    lookFors: [
-      'Fills five without counting them one by one?',
-      'Sees what is missing?',
-      'Changes the last number instead of clearing the frame?',
-    ],
-    misconceptions: [
-      { seen: 'Fills the frame anyhow.', ask: 'Where does the sixth one go? Why there?' },
-      { seen: 'Counts the empty boxes from one each time.', ask: 'A row is five. How many rows are empty?' },
-    ],
-    talk: 'How do you see that it is seven?',
-    cautions: [smallParts],
-    homeVersion: 'Use an egg box for ten and any small things.',
-    finishEarly: 'Show a number; a partner says what makes ten.',
-  },
   room: quietTable,
 })

@@ -19,7 +19,7 @@ const paramsSchema = z.object({
   explain: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** Triangle cards: every unordered pair of parts once. A covered factor of nought could be anything. */
 function triangles({ op, high, cover }: Params): [number, number][] {
@@ -99,30 +99,5 @@ export const hiddenCorner = defineGame({
   ],
   table,
   materials: ({ op, high }) => [perSet({ kind: 'triangle cards', op, to: high })],
-  texts: {
-    rules: [
-      'Take a card so that your partner cannot see it.',
-      'Cover one corner with a finger and show it.',
-      'Your partner says what is hidden, and how it was found.',
-      'Look together.',
-      'Change over.',
-    ],
-    lookFors: [
-      'Knows it, or works it out?',
-      'Tells a part from the total?',
-      'Can say how: “eight and two, and one more”?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Adds the two numbers in sight when a part is hidden.',
-        ask: 'Which one is the total? Is the hidden one larger?',
-      },
-      { seen: 'Says nought and six make nought.', ask: 'Six and none: how many is that?' },
-    ],
-    talk: 'How did you know? Could it have been found another way?',
-    cautions: [],
-    homeVersion: 'Cut triangles from card and write families of three numbers.',
-    finishEarly: 'Say all four sentences of your card.',
-  },
   room: { ...quietTable, alone: false },
 })

@@ -22,7 +22,7 @@ const paramsSchema = z.object({
   rounds: z.number().int().min(2).max(20).default(6),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -133,30 +133,5 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
     perSet({ kind: 'claim strips', about: questionKinds[kind].title }, rounds),
     perPlayer({ kind: 'whiteboard' }),
   ],
-  texts: {
-    rules: [
-      'Read the statements.',
-      'Which one leaks? Talk about it.',
-      'Say how you know it cannot be true.',
-      'Mend it and write it down.',
-      'Take the next strip.',
-    ],
-    lookFors: [
-      'Checks each statement, or goes by feeling?',
-      'Gives a reason, not only the answer?',
-      'Mends it in more than one way?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Says it is wrong because it looks odd.',
-        ask: 'How could you show somebody that it is not true?',
-      },
-      { seen: 'Changes a true one to fit.', ask: 'Let us check this one with counters.' },
-    ],
-    talk: 'How do you know it cannot be true?',
-    cautions: [],
-    homeVersion: 'Say three sums at supper, one of them wrong.',
-    finishEarly: 'Write three statements with one leak for another group.',
-  },
   room: { ...quietTable, where: 'carpet', whole: true },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { fewer, range } from '../../engine/source'
@@ -20,7 +19,7 @@ const paramsSchema = z.object({
   chains: z.number().int().min(1).max(8).default(4),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   tasks: ({ chains }) => chains,
@@ -99,27 +98,5 @@ export const patternChain = defineGame({
       .map((colour) => perPlayer({ kind: 'cube', colour }, length)),
     ...(task === 'make' ? [] : units.map((pattern) => perPlayer({ kind: 'pattern strip', pattern }))),
   ],
-  texts: {
-    rules: [
-      'Look at the strip.',
-      'Build the chain, and go on with it.',
-      'Say the part that repeats.',
-      'What comes next, and after that?',
-      'Show it to a partner.',
-    ],
-    lookFors: [
-      'Says the colours aloud while building?',
-      'Knows which part repeats?',
-      'Finds a slip and mends it?',
-    ],
-    misconceptions: [
-      { seen: 'Falls back to one and one.', ask: 'Read your chain aloud. Does it sound the same all along?' },
-      { seen: 'Stops in the middle of a part.', ask: 'Where does it start again from the beginning?' },
-    ],
-    talk: 'Which part comes again and again? How do you know?',
-    cautions: [smallParts],
-    homeVersion: 'Lay spoons and forks in a row, and clap the pattern.',
-    finishEarly: 'Clap your pattern for others to build.',
-  },
   room: { ...quietTable, floor: 1, where: 'carpet' },
 })

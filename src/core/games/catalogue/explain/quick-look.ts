@@ -21,7 +21,7 @@ const paramsSchema = z
     error: 'The pattern does not go that far.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   all: true,
@@ -87,30 +87,5 @@ export const quickLook = defineGame({
   materials: ({ pattern, high }) => [
     perSet({ kind: 'picture cards', shows: cardsShow[pattern], from: 1, to: high }),
   ],
-  texts: {
-    rules: [
-      'Watch. A pattern comes and goes.',
-      'Say how many you saw.',
-      'Say how you saw it: “five and two”.',
-      'Look again to check.',
-      'Who saw it another way?',
-    ],
-    lookFors: [
-      'Answers without counting in the air?',
-      'Sees parts and puts them together?',
-      'Knows five as a row, and ten as a full frame?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Tries to count each dot after it is gone.',
-        ask: 'What shape did you see? How many are in it?',
-      },
-      { seen: 'Guesses a number near by.', ask: 'Was the top row full? So how many were there?' },
-    ],
-    talk: 'How did you see it? Who saw it another way?',
-    cautions: ['Show patterns once and calmly: nothing flickers.'],
-    homeVersion: 'Show a few fingers for two seconds behind a book.',
-    finishEarly: 'Make a pattern that a partner can see at once.',
-  },
   room: { ...quietTable, where: 'carpet', whole: true },
 })

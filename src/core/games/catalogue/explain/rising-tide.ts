@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
-import { timed } from '../../engine/cautions'
 import { question, questionKindIds, questionKinds, type QuestionKindId } from '../../families/questions'
 import { defineGame, levelOf, nextTurn, quietTable } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
@@ -20,7 +19,7 @@ const paramsSchema = z.object({
   missedInTen: z.number().int().min(0).max(9).default(1),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -110,27 +109,5 @@ export const risingTide = defineGame<Params, State, 'answer', null>({
     perPlayer({ kind: 'question cards', about: questionKinds[kind].title }, rounds * questions),
     perPlayer({ kind: 'timer' }),
   ],
-  texts: {
-    rules: [
-      'Answer ten questions, one after another.',
-      'Two misses at most, and the tide rises.',
-      'Each round gives a little less time.',
-      'Missed too many? That was your tide for today.',
-      'Beat your own best, nobody else’s.',
-    ],
-    lookFors: [
-      'Knows it, or works it out quickly?',
-      'Stays calm when the time gets short?',
-      'Which facts are missed again and again?',
-    ],
-    misconceptions: [
-      { seen: 'Rushes and guesses.', ask: 'Which of these do you know for sure? Start there.' },
-      { seen: 'Counts on fingers for a fact nearly known.', ask: 'Which fact close by do you know?' },
-    ],
-    talk: 'Which questions do you want to practise before the next try?',
-    cautions: [timed],
-    homeVersion: 'Ten questions while the kettle boils, if the child likes it.',
-    finishEarly: 'Write the two you missed with their answers.',
-  },
   room: { ...quietTable, noise: 0, together: false, timed: true },
 })

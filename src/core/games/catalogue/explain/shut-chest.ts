@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { fewer } from '../../engine/source'
@@ -18,7 +17,7 @@ const paramsSchema = z.object({
   goes: z.number().int().min(3).max(30).default(10),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   tasks: ({ goes }) => goes,
@@ -127,30 +126,5 @@ export const shutChest = defineGame({
         : [perSet({ kind: 'number cards', from: 1, to: first }), perSet({ kind: 'die', sides: second })]),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'first, added, total' })] : []),
   ],
-  texts: {
-    rules: [
-      'Find out how many are in the chest. It stays shut.',
-      'Find out how many lie loose, and lay them out.',
-      'Say the chest’s number, then count on.',
-      'Write the first number, what was added, and the total.',
-      'Pass the go on.',
-    ],
-    lookFors: [
-      'Begins with the chest’s number, not with one?',
-      'Says the next number on the first loose one?',
-      'Knows the total without counting?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Wants to open the chest to count.',
-        ask: 'We know there are six. What do we say for the next one?',
-      },
-      { seen: 'Says the chest’s number on the first loose one.', ask: 'The chest is six. This one is …?' },
-    ],
-    talk: 'Why do we not need to open the chest?',
-    cautions: [smallParts],
-    homeVersion: 'Put spoons under a cloth and a few beside it.',
-    finishEarly: 'Which two numbers could make ten?',
-  },
   room: quietTable,
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts, steps } from '../../engine/cautions'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { shorterBy, range } from '../../engine/source'
@@ -18,7 +17,7 @@ const paramsSchema = z
   })
   .refine(({ by, to }) => to % by === 0, { path: ['to'], error: 'The count must end on a multiple.' })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const up = ({ by, to }: Params) => to / by
 const tasks = (params: Params) => up(params) * (params.back ? 2 : 1)
@@ -118,27 +117,5 @@ export const skipLines = defineGame({
         ? perSet({ kind: 'token' }, to)
         : perSet({ kind: 'track', from: 0, to }),
   ],
-  texts: {
-    rules: [
-      'The first one lays a rod, raises a hand or puts tokens down.',
-      'Say how many there are so far.',
-      'The next one goes on.',
-      'Count on to the end together.',
-      'A right count may keep the tokens.',
-    ],
-    lookFors: [
-      'Says the multiple without counting in between?',
-      'Knows what comes after fifty?',
-      'Hears the pattern of the last digits?',
-    ],
-    misconceptions: [
-      { seen: 'Counts the rods, not the tens.', ask: 'How many is one rod worth? And two?' },
-      { seen: 'Slips into ones after twenty.', ask: 'We count in twos. What comes two after twenty?' },
-    ],
-    talk: 'Which digit is always the same? Why?',
-    cautions: [smallParts, steps],
-    homeVersion: 'Count shoes in twos, or fingers in fives.',
-    finishEarly: 'Start somewhere else: from fifteen in fives.',
-  },
   room: { ...quietTable, noise: 2, floor: 1, where: 'floor', adult: true, whole: true },
 })

@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import type { PracticeItem } from '../../../skills'
-import { noRanking } from '../../engine/cautions'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
 import { fewer, range } from '../../engine/source'
@@ -20,7 +19,7 @@ const paramsSchema = z.object({
   slips: z.number().int().min(0).max(20).default(0),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -165,27 +164,5 @@ export const switchback = defineGame<Params, State, 'say', null>({
   ],
   table,
   materials: ({ to }) => [perSet({ kind: 'hundred grid', to: Math.max(100, to) })],
-  texts: {
-    rules: [
-      'Stand or sit in a circle and count, each one number.',
-      'At a multiple say the call word instead.',
-      'Numbers with that digit count as well.',
-      'After a call the count goes back the other way.',
-      'A slip: start again together, or carry on.',
-    ],
-    lookFors: [
-      'Knows the multiples, or listens to others?',
-      'Sees the digit as well as the multiple?',
-      'Is ready when the circle turns?',
-    ],
-    misconceptions: [
-      { seen: 'Calls at every number that ends in the digit only.', ask: 'Is 21 in the sevens? And 17?' },
-      { seen: 'Forgets the thirties when the digit is three.', ask: 'Which numbers have a three in them?' },
-    ],
-    talk: 'Where do two turns come at once? Why there?',
-    cautions: [noRanking],
-    homeVersion: 'Count in turns in the car and clap at every five.',
-    finishEarly: 'Find out before you start who will say thirty.',
-  },
   room: { ...quietTable, noise: 2, floor: 1, where: 'floor', alone: false, whole: true },
 })

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
-import { noRanking } from '../../engine/cautions'
 import {
   countsFor,
   question,
@@ -25,7 +24,7 @@ const paramsSchema = z.object({
   rightInTen: z.number().int().min(3).max(10).default(9),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -155,28 +154,6 @@ export const teamBoard = defineGame<Params, State, number, View>({
     ),
     perPlayer({ kind: 'whiteboard' }),
   ],
-  texts: {
-    rules: [
-      'Your team chooses a question.',
-      'Talk about it and agree on an answer.',
-      'Say how you found it.',
-      'Right: the points are yours. Not yet: find it together.',
-      'Play until the wall is empty.',
-    ],
-    lookFors: [
-      'Does everyone in the team get to think?',
-      'Is the difficulty chosen well?',
-      'Can a child who rarely speaks explain the answer?',
-    ],
-    misconceptions: [
-      { seen: 'One child answers everything.', ask: 'Who can say how your team got there?' },
-      { seen: 'Always takes the hardest and misses.', ask: 'Which one are you sure of?' },
-    ],
-    talk: 'Why did you choose that one?',
-    cautions: [noRanking],
-    homeVersion: 'Write nine questions on slips and choose in turn.',
-    finishEarly: 'Make a question that fits an empty place.',
-  },
   room: {
     noise: 2,
     floor: 0,

@@ -28,7 +28,7 @@ const paramsSchema = z
     error: 'A card above the target has no gap.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const goesOf = ({ cards, turn }: Params) => Math.min(turn ?? Infinity, pack(cards).length)
 
@@ -132,32 +132,5 @@ export const theGap = defineGame({
     perSet({ kind: 'number cards', from: target, to: target }),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
-  texts: {
-    rules: [
-      'Put the target card where all can see it.',
-      'Turn a card.',
-      'Say what is missing to the target, and how you knew.',
-      'Partner agrees? Keep the card. Not yet? Work it out together.',
-      'Done when all cards are turned.',
-    ],
-    lookFors: [
-      'Knows it, or counts up on fingers?',
-      'Counts the gap, not the card it starts from?',
-      'Uses one answer to find the next (6 and 4, so 7 and 3)?',
-      'Goes through the next ten when the gap is large?',
-    ],
-    misconceptions: [
-      { seen: 'Adds the card and the target.', ask: 'Is the card a part or the whole? Where is the whole?' },
-      {
-        seen: 'Is one too many: counts the card itself.',
-        ask: 'You have 6 already. What is the first number you still need?',
-      },
-      { seen: 'For 27 to 46 says 21: tens and ones apart.', ask: 'How far is it to 30? And from there?' },
-    ],
-    talk: 'How did you know? Did anyone find it another way?',
-    cautions: [],
-    homeVersion: 'Use playing cards 1 to 10 without the picture cards; an ace stands for one.',
-    finishEarly: 'Lay the pairs that belong together side by side.',
-  },
   room: quietTable,
 })

@@ -15,7 +15,7 @@ const paramsSchema = z.object({
   again: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** A card with a sum. */
 interface Card {
@@ -250,30 +250,5 @@ export const twinTotals = defineGame<Params, State, number, View>({
   ],
   table,
   materials: ({ to, pairs }) => [perSet({ kind: 'sum cards', to, pairs })],
-  texts: {
-    rules: [
-      'Lay the cards face down.',
-      'Turn two and say both totals.',
-      'The same? Keep them and go again.',
-      'Not the same? Turn them back.',
-      'Most pairs wins.',
-    ],
-    lookFors: [
-      'Says the total before turning the second card?',
-      'Remembers where a total lay?',
-      'Sees that 3 and 4 is as many as 5 and 2?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Looks for the same sum, not the same total.',
-        ask: 'Six and one, five and two: how many each?',
-      },
-      { seen: 'Counts all every time.', ask: 'Which number could you start from?' },
-    ],
-    talk: 'Why are these two twins when they look so different?',
-    cautions: [],
-    homeVersion: 'Write sums on slips of paper, two for each total.',
-    finishEarly: 'Find a third card for each pair.',
-  },
   room: { ...quietTable, win: true },
 })

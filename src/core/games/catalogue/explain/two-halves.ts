@@ -20,7 +20,7 @@ const paramsSchema = z
     error: 'The most dots must be the larger number.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   tasks: ({ count }) => count,
@@ -87,27 +87,5 @@ export const twoHalves = defineGame({
     ),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
-  texts: {
-    rules: [
-      'Draw a top and a bottom.',
-      'Join them.',
-      'Say how many dots each half has.',
-      'Say how many there are in all.',
-      'Write the sentence.',
-    ],
-    lookFors: [
-      'Sees each half at a glance?',
-      'Counts all, or counts on from one half?',
-      'Writes the sentence in the order of the halves?',
-    ],
-    misconceptions: [
-      { seen: 'Counts the first half again.', ask: 'You said four. Can you go on from four?' },
-      { seen: 'Writes 23 for two and three.', ask: 'How many dots are there? Write that number.' },
-    ],
-    talk: 'If we turn it upside down, does it have more dots?',
-    cautions: [],
-    homeVersion: 'Draw creatures with dots, cut them in two and mix them.',
-    finishEarly: 'Find another creature with the same number of dots.',
-  },
   room: quietTable,
 })

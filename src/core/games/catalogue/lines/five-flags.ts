@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
-import { movement, smallParts } from '../../engine/cautions'
 import { fiveInLineCards, linesOf } from '../../families/board-maker'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
@@ -60,7 +59,7 @@ const paramsSchema = z
     error: 'A total minus two needs totals of two and more.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -421,30 +420,5 @@ export const fiveFlags = defineGame<Params, State, number, View>({
     deviceOf(params.source),
     ...(params.movement === 'over-the-rope' ? [perSet({ kind: 'rope' })] : []),
   ],
-  texts: {
-    rules: [
-      'Turn up a number and say it.',
-      'Find a space with it on your card.',
-      'Mark one such space, the one you like best.',
-      'No such space? Wait for the next call.',
-      'Five in a line wins.',
-    ],
-    lookFors: [
-      'Works the number out, or waits for others to say it?',
-      'Chooses the space that helps a line?',
-      'Knows which numbers come often?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Marks every space with the number.',
-        ask: 'One space for one call. Which one helps you most?',
-      },
-      { seen: 'Thinks twelve comes as often as seven.', ask: 'How can two dice make twelve? And seven?' },
-    ],
-    talk: 'Which number do you need now? How likely is it?',
-    cautions: [smallParts, movement],
-    homeVersion: 'Draw a card of five by five and fill it with totals from 2 to 12.',
-    finishEarly: 'Make a better card: which numbers would you write more often?',
-  },
   room: { ...quietTable, noise: 2, floor: 1, together: false, win: true },
 })

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
-import { smallParts } from '../../engine/cautions'
 import { perchBoard } from '../../families/board-maker'
 import { defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
@@ -25,7 +24,7 @@ const paramsSchema = z.object({
   doubleAgain: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** Whose tokens stand on a space: `tokens` 0, 1, or 2 of one player (locked). */
 interface Space {
@@ -244,27 +243,5 @@ export const perch = defineGame<Params, State, number, null>({
     device(params),
     perPlayer({ kind: 'counter', own: true }, params.tokens),
   ],
-  texts: {
-    rules: [
-      'Roll and say the total.',
-      'Place a bird on it.',
-      'Another’s single bird there? It flies home. Two of yours: safe for good.',
-      'A safe perch, anyone’s: pass the go on. A double: go again.',
-      'First to place all birds wins.',
-    ],
-    lookFors: [
-      'Knows the total, or counts all dots?',
-      'Starts from the larger die?',
-      'Says which totals come often?',
-    ],
-    misconceptions: [
-      { seen: 'Counts every dot from one.', ask: 'Which die has more? Can you start from there?' },
-      { seen: 'Thinks all totals come as often.', ask: 'In how many ways can you roll seven? And two?' },
-    ],
-    talk: 'Which perches fill first? Why those?',
-    cautions: [smallParts],
-    homeVersion: 'Draw circles for 2 to 12 and use two sorts of buttons.',
-    finishEarly: 'Write all the ways to roll the total that came most often.',
-  },
   room: { ...quietTable, noise: 2, alone: false, together: false, win: true },
 })

@@ -15,7 +15,7 @@ const paramsSchema = z.object({
   rounds: z.number().int().min(2).max(60).default(10),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 /** What the cards of a child come to. */
 const worthOf = (rule: Params['rule'], [a, b = 0]: readonly number[]) =>
@@ -146,27 +146,5 @@ export const biggerHaul = defineGame({
         ? perSet({ kind: 'picture cards', shows: 'ten frames', from: 1, to: high, copies: 4 })
         : perSet({ kind: 'number cards', from: 1, to: high, copies: 4 }),
   ],
-  texts: {
-    rules: [
-      'Each turns two cards.',
-      'Say the total.',
-      'Whose haul is bigger? That one takes all.',
-      'Equal: the cards wait for the next round.',
-      'Most cards at the end wins.',
-    ],
-    lookFors: [
-      'Starts from the larger card?',
-      'Makes ten with the two cards?',
-      'Sees who wins without adding up?',
-    ],
-    misconceptions: [
-      { seen: 'Compares only the largest cards.', ask: 'She has a nine, you have two sevens. Who has more?' },
-      { seen: 'Counts all pips from one.', ask: 'This side shows six. Where could you start?' },
-    ],
-    talk: 'Did you have to add to know who wins?',
-    cautions: [],
-    homeVersion: 'Use playing cards without the picture cards.',
-    finishEarly: 'Find two cards that beat your best haul by one.',
-  },
   room: { ...quietTable, noise: 2, alone: false, together: false, win: true },
 })

@@ -22,7 +22,7 @@ const paramsSchema = z
     error: 'The pack has fewer cards than a row.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const packOf = ({ low, high, by }: Pick<Params, 'low' | 'high' | 'by'>) => range(low, high, by)
 
@@ -101,28 +101,6 @@ export const cardOrder = defineGame({
   materials: ({ low, high, by, row, rows }) => {
     const all = packOf({ low, high, by }).length
     return [perSet({ kind: 'number cards', from: low, to: high, by, some: all > 60 ? row * rows : null })]
-  },
-  texts: {
-    rules: [
-      'Turn a card and read it.',
-      'Lay it where it belongs in the row.',
-      'Move the others if you need room.',
-      'Row full? Read it from the start.',
-      'Begin another row.',
-    ],
-    lookFors: [
-      'Finds the place at once, or tries it out?',
-      'Compares tens before ones?',
-      'Leaves room for numbers between?',
-    ],
-    misconceptions: [
-      { seen: 'Puts 12 after 20.', ask: 'How many tens has each? Which comes first when you count?' },
-      { seen: 'Lays them in the order they came.', ask: 'Read your row. Does it get larger all the way?' },
-    ],
-    talk: 'What could come between these two?',
-    cautions: [],
-    homeVersion: 'Write numbers on scraps of paper, mix and order them.',
-    finishEarly: 'Turn one over. Which number could hide there?',
   },
   room: quietTable,
 })

@@ -15,7 +15,7 @@ const paramsSchema = z
   })
   .refine(({ high, row }) => row <= high, { path: ['row'], error: 'The cards do not reach that far.' })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -207,27 +207,5 @@ export const cardRun = defineGame<Params, State, number, View>({
       : [],
   table,
   materials: ({ high }) => [perSet({ kind: 'number cards', from: 1, to: high, copies: 3 })],
-  texts: {
-    rules: [
-      'Turn a card and lay it before you.',
-      'Five lie there already? Let one go.',
-      'Keep them in order.',
-      'Say which number you hope for.',
-      'The first run of neighbours wins.',
-    ],
-    lookFors: [
-      'Keeps the cards in order?',
-      'Knows which numbers would join the run?',
-      'Lets go of the card furthest from the others?',
-    ],
-    misconceptions: [
-      { seen: 'Collects equal cards.', ask: 'Say your run from the start. Where does the second six go?' },
-      { seen: 'Lets go of a middle card.', ask: 'Which numbers can join on this side? And on that one?' },
-    ],
-    talk: 'Which cards would help you now? How many different ones are there?',
-    cautions: [],
-    homeVersion: 'Use playing cards up to nine without the picture cards.',
-    finishEarly: 'Make the longest run you can from all the cards.',
-  },
   room: { ...quietTable, together: false, win: true },
 })

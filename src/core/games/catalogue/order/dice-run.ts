@@ -12,7 +12,7 @@ const paramsSchema = z.object({
   record: z.boolean().default(false),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -227,27 +227,5 @@ export const diceRun = defineGame<Params, State, number, View>({
     perPlayer({ kind: 'die', sides: 6 }, dice),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'runs' })] : []),
   ],
-  texts: {
-    rules: [
-      'Throw all the dice.',
-      'Keep those that can stand side by side in a run.',
-      'Throw the rest again at your next go.',
-      'Change your mind about what you keep if you like.',
-      'The first run of neighbours wins.',
-    ],
-    lookFors: [
-      'Knows which number is missing?',
-      'Gives up a die that no longer helps?',
-      'Keeps the middle numbers, which fit more runs?',
-    ],
-    misconceptions: [
-      { seen: 'Keeps two of the same number.', ask: 'How often does four come in your run?' },
-      { seen: 'Keeps one and six together.', ask: 'Say your run. What comes between them?' },
-    ],
-    talk: 'Which number do you need? Which would also do?',
-    cautions: [],
-    homeVersion: 'Throw three dice and see how many throws a run takes.',
-    finishEarly: 'Say your run backwards, then try it with one die more.',
-  },
   room: { ...quietTable, noise: 2, together: false, win: true },
 })

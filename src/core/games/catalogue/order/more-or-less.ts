@@ -14,7 +14,7 @@ const paramsSchema = z.object({
   spin: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = comparing<Params>({
   rounds: ({ rounds }) => rounds,
@@ -99,27 +99,5 @@ export const moreOrLess = defineGame({
     }),
     ...(spin ? [perSet({ kind: 'spinner', sectors: 'more and less' })] : []),
   ],
-  texts: {
-    rules: [
-      'Each turns a card and says how many.',
-      'Say which is more, or that they are equal.',
-      'Spin: more or less?',
-      'That card takes both. Equal: they wait for the next round.',
-      'Most cards at the end wins.',
-    ],
-    lookFors: [
-      'Sees how many, or counts?',
-      'Says “more” and “fewer” of the right card?',
-      'Knows without matching one to one?',
-    ],
-    misconceptions: [
-      { seen: 'Goes by how large the pictures are.', ask: 'They are bigger. Are there more of them?' },
-      { seen: 'Says the one with fewer has none.', ask: 'How many more would it need to be the same?' },
-    ],
-    talk: 'How many more? How could you show it?',
-    cautions: [],
-    homeVersion: 'Each take a handful of buttons, and toss a coin for more or less.',
-    finishEarly: 'Put all the cards you won in order.',
-  },
   room: { ...quietTable, alone: false, together: false, win: true },
 })

@@ -21,7 +21,7 @@ const paramsSchema = z
     error: 'A die gives 1 to 6.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const numbers = ({ high, by }: Params) => range(by, high)
 
@@ -104,27 +104,5 @@ export const neighbours = defineGame({
     perSet({ kind: 'number cards', from: 0, to: (numbers(params).at(-1) ?? 0) + params.by }),
     ...(params.device === 'die' ? [perSet({ kind: 'die', sides: 6 })] : []),
   ],
-  texts: {
-    rules: [
-      'Roll, or turn a card.',
-      'Find that number card.',
-      'Find one less and one more.',
-      'Lay the three in order and read them.',
-      'Put them back and pass the go on.',
-    ],
-    lookFors: [
-      'Says the neighbours without counting from one?',
-      'Knows what comes before ten, and before twenty?',
-      'Lays them in order from left to right?',
-    ],
-    misconceptions: [
-      { seen: 'Says one more for one less.', ask: 'Will it be nearer to nought or further away?' },
-      { seen: 'Says 20 for one less than 20.', ask: 'Count to twenty. What did you say just before?' },
-    ],
-    talk: 'How did you know what comes before it?',
-    cautions: [],
-    homeVersion: 'Say a number; the other says both neighbours.',
-    finishEarly: 'Lay two numbers more on each side.',
-  },
   room: quietTable,
 })

@@ -13,7 +13,7 @@ const paramsSchema = z.object({
   calls: z.number().int().min(3).max(30).default(12),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = responding<Params>({
   all: true,
@@ -86,27 +86,5 @@ export const pointFast = defineGame({
   variants: (params) => fewer(params, 'calls', 'fewer-rounds', 4),
   table,
   materials: ({ high, marks }) => [perPlayer({ kind: 'number line', to: high, marks })],
-  texts: {
-    rules: [
-      'The caller says a number.',
-      'Point to it on your line.',
-      'Keep your finger there and look at a partner’s.',
-      'Say what it lies between.',
-      'The next caller says a number.',
-    ],
-    lookFors: [
-      'Goes to the place at once, or counts along?',
-      'Uses the middle of the line?',
-      'Turns the right way from a number near by?',
-    ],
-    misconceptions: [
-      { seen: 'Counts from nought every time.', ask: 'Is it before or after ten? Start from there.' },
-      { seen: 'Spaces the numbers unevenly.', ask: 'Where is the middle? Which number lies there?' },
-    ],
-    talk: 'How did you find it so fast?',
-    cautions: ['A warm-up, not a race: nobody is called out for being slow.'],
-    homeVersion: 'Draw a line on paper and take turns to call.',
-    finishEarly: 'Point to the number halfway between the last two.',
-  },
   room: { ...quietTable, where: 'carpet', alone: false, whole: true },
 })

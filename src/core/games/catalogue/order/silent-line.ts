@@ -17,7 +17,7 @@ const paramsSchema = z
   })
   .refine(({ low, high }) => high - low >= 4, { path: ['high'], error: 'Too few cards to line up.' })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -146,31 +146,6 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
       to: cards === 'clocks' ? 24 : high,
     }),
   ],
-  texts: {
-    rules: [
-      'Take a card and look at it.',
-      'Line up in order. Not a word.',
-      'Hands up when you think the line is done.',
-      'The adult says only “complete” or “not yet”.',
-      'Not yet? Find it together, still without a word.',
-    ],
-    lookFors: [
-      'Looks at the neighbours’ cards as well?',
-      'Works out the sum before walking?',
-      'Helps by showing, not by pushing?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Stands beside a friend, not beside a neighbour number.',
-        ask: 'Which number comes just before yours?',
-      },
-      { seen: 'Orders by the first digit only.', ask: 'Five and thirty-one: who has more tens?' },
-    ],
-    talk: 'How did you find your place without speaking?',
-    cautions: ['Walking, not running; room to pass behind the line.'],
-    homeVersion: 'Give each of the family a number and line up without a word.',
-    finishEarly: 'Turn round: say your number in order, from the other end.',
-  },
   room: { ...quietTable, noise: 0, floor: 2, where: 'floor', alone: false, adult: true, whole: true },
 })
 

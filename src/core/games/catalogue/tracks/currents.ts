@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { tellStep, tracking, markersOn, type TrackState } from '../../families/track'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { dice, fewer, turnUp, range } from '../../engine/source'
@@ -14,7 +13,7 @@ const paramsSchema = z.object({
   record: z.boolean().default(false),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const surprises = [4, -3, 2, 6, -1, 8]
 
@@ -100,27 +99,5 @@ export const currents = defineGame({
     perSet({ kind: 'table', of: 'currents' }),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
-  texts: {
-    rules: [
-      'Roll and find your current in the table.',
-      'Say where it takes you before you move.',
-      'Move on or back.',
-      'Nobody drifts below zero.',
-      'First to the end or beyond wins.',
-    ],
-    lookFors: [
-      'Tells “on” from “back” without a reminder?',
-      'Says the new number before moving?',
-      'Counts back without counting the square stood on?',
-    ],
-    misconceptions: [
-      { seen: 'Counts on when the table says back.', ask: 'Will your number get bigger or smaller?' },
-      { seen: 'Counts the square stood on when going back.', ask: 'One back from 14: where is that?' },
-    ],
-    talk: 'Which current helps most? How do you know?',
-    cautions: [smallParts],
-    homeVersion: 'Write your own table for the six faces and use a tape measure as the track.',
-    finishEarly: 'Change one line of the table. Is the game longer now?',
-  },
   room: { ...quietTable, together: false, win: true },
 })

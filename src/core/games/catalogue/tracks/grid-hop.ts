@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
-import { smallParts } from '../../engine/cautions'
 import { tellStep } from '../../families/track'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
@@ -18,7 +17,7 @@ const paramsSchema = z.object({
   markers: z.number().int().min(1).max(2).default(1),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -207,28 +206,5 @@ export const gridHop = defineGame<Params, State, Move, View>({
     perPlayer({ kind: 'marker' }, markers),
     perSet({ kind: 'die', sides: 6 }),
   ],
-  texts: {
-    rules: [
-      'Roll the die.',
-      'Choose: that many ones, or that many tens.',
-      'Say the sum before you move.',
-      'Tens go down the grid, ones along the row.',
-      'First at the goal wins.',
-    ],
-    lookFors: [
-      'Goes down a row for a ten, without counting ten ones?',
-      'Says the number before moving?',
-      'Weighs ones against tens near the goal?',
-      'Crosses the end of a row in the right place?',
-    ],
-    misconceptions: [
-      { seen: 'Adds one for every ten.', ask: 'Where is ten more than 34? How many squares is that?' },
-      { seen: 'Stops at the end of the row.', ask: 'What comes after 40? Where is it on the grid?' },
-    ],
-    talk: 'Why did you choose tens this time?',
-    cautions: [smallParts],
-    homeVersion: 'Write 1 to 100 in ten rows, and use two buttons and a die.',
-    finishEarly: 'Start at the goal and go back.',
-  },
   room: { ...quietTable, together: false, win: true },
 })

@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
-import { smallParts } from '../../engine/cautions'
 import { anyMove, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink } from '../../engine/game'
 import { range } from '../../engine/source'
@@ -35,7 +34,7 @@ const paramsSchema = z
     error: 'The targets must lie at least three steps apart.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -315,27 +314,5 @@ export const harbourGuard = defineGame<Params, State, Move, View>({
     perPlayer({ kind: 'marker', target: true }),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
-  texts: {
-    rules: [
-      'Put your four boats round your harbour.',
-      'Move one boat by tens or by ones, in a straight line.',
-      'Say the sum: “47 add 20 is 67”. Think again if you like.',
-      'Never over or onto a boat, never the same move twice running.',
-      'Land on the other harbour to win.',
-    ],
-    lookFors: [
-      'A step down is ten, not one?',
-      'Says the number before moving?',
-      'Sees what the other could do next?',
-    ],
-    misconceptions: [
-      { seen: 'Moves down one row and adds one.', ask: 'What is under 34? How much more is that?' },
-      { seen: 'Goes round the end of a row with ones.', ask: 'Is 41 in the same row as 40?' },
-    ],
-    talk: 'What were you guarding against with that move?',
-    cautions: [smallParts],
-    homeVersion: 'Write a hundred grid, and use four buttons of two colours each.',
-    finishEarly: 'Write down the three sums that took you nearest.',
-  },
   room: { ...quietTable, alone: false, together: false, win: true },
 })

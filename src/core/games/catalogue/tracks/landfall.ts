@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
-import { smallParts } from '../../engine/cautions'
 import {
   defineGame,
   levelOf,
@@ -35,7 +34,7 @@ const paramsSchema = z
   })
   .refine(({ start, goal }) => start !== goal, { path: ['goal'], error: 'The goal is the start square.' })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface State extends GameState {
   params: Params
@@ -285,39 +284,5 @@ export const landfall = defineGame<Params, State, Move, View>({
       : perPlayer({ kind: 'number cards', from: source.low, to: source.high }),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'number sentences' })] : []),
   ],
-  texts: {
-    rules: [
-      'Put your marker on the start square.',
-      'Roll or draw. Count on from the square after your marker.',
-      'Say “from, add, lands on”.',
-      'Too many to fit? Stay, and pass the go on.',
-      'Land exactly on the goal to win.',
-    ],
-    lookFors: [
-      'Starts on the next square, not on the own one?',
-      'Keeps the first number in the head?',
-      'Judges “does it still fit?” before counting?',
-      'Counts steps, not the square stood on?',
-      'Stays on a zero and can say why?',
-    ],
-    misconceptions: [
-      {
-        seen: 'Counts the square the marker stands on as one.',
-        ask: 'Where are you now? Which square comes next?',
-      },
-      {
-        seen: 'Starts again from the first square every go.',
-        ask: 'You are on 6. Do we need to count those again?',
-      },
-      {
-        seen: 'Moves one square on a zero.',
-        ask: 'Show me none with your fingers. Where does the marker go?',
-      },
-    ],
-    talk: 'How did you know where you would land before you moved?',
-    cautions: [smallParts],
-    homeVersion: 'Draw a row of numbers, use a button as marker and one die.',
-    finishEarly: 'Play again from the goal back to the start.',
-  },
   room: { ...quietTable, together: false, win: true },
 })

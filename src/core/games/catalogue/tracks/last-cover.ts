@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import { markersOn } from '../../families/track'
-import { smallParts } from '../../engine/cautions'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
 import { dice, fewer, range, turnUp } from '../../engine/source'
@@ -19,7 +18,7 @@ const paramsSchema = z.object({
   wild: z.boolean().default(true),
 })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 interface Sentence {
   a: number
@@ -191,30 +190,5 @@ export const lastCover = defineGame<Params, State, number, View>({
     perSet({ kind: 'counter' }, boardOf(params).pool.length),
     perSet({ kind: 'die', sides: 6 }),
   ],
-  texts: {
-    rules: [
-      'Roll and move round the path.',
-      'Work out the sentence you land on.',
-      'Cover its answer in the pool.',
-      'Covered already? Pass the go on. A wild square covers any.',
-      'Whoever covers the last answer wins.',
-    ],
-    lookFors: [
-      'Knows the answer, counts back, or takes away with counters?',
-      'Looks for the sentence that is still needed?',
-      'Uses one sentence to find the next?',
-    ],
-    misconceptions: [
-      { seen: 'Adds the numbers of a taking-away sentence.', ask: 'Will there be more or fewer at the end?' },
-      {
-        seen: 'Is one out when counting back.',
-        ask: 'Start at nine and take one away. Where are you?',
-      },
-    ],
-    talk: 'Which answers are still open? Which sentence would help?',
-    cautions: [smallParts],
-    homeVersion: 'Write ten sentences in a ring and their answers in the middle; cover with buttons.',
-    finishEarly: 'Find another sentence for each answer in the pool.',
-  },
   room: { ...quietTable, alone: false, win: true },
 })

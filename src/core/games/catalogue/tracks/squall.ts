@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { smallParts } from '../../engine/cautions'
 import { tellStep, tracking, markersOn, type TrackState } from '../../families/track'
 import { defineGame, levelOf, quietTable, type Variant } from '../../engine/game'
 import { range, spinner, turnUp } from '../../engine/source'
@@ -20,7 +19,7 @@ const paramsSchema = z
     error: 'A squall lies on or beyond the last square.',
   })
 
-type Params = z.infer<typeof paramsSchema>
+export type Params = z.infer<typeof paramsSchema>
 
 const engine = tracking<Params, number>({
   start: () => 0,
@@ -107,30 +106,5 @@ export const squall = defineGame({
     perPlayer({ kind: 'marker' }),
     perSet({ kind: 'spinner', sectors }),
   ],
-  texts: {
-    rules: [
-      'Spin and move on that many squares.',
-      'Say the sum: “five add three is eight”.',
-      'On a squall: back to the start, and miss a go.',
-      'Too many to fit? Stay.',
-      'Meet the last square exactly to win.',
-    ],
-    lookFors: [
-      'Counts on from the square after the marker?',
-      'Sees a squall coming: “I hope I don’t spin a two”?',
-      'Says which spin would finish?',
-    ],
-    misconceptions: [
-      { seen: 'Counts the square stood on.', ask: 'Which square comes after yours?' },
-      {
-        seen: 'Thinks a number is due because it has not come.',
-        ask: 'Does the spinner remember what it did before?',
-      },
-    ],
-    talk: 'Which spin do you want now, and which not? Why?',
-    cautions: [smallParts],
-    homeVersion: 'Draw a row of squares with two clouds, and spin a paper clip round a pencil.',
-    finishEarly: 'Move one squall to where it makes the game fairer, and play again.',
-  },
   room: { ...quietTable, together: false, win: true },
 })

@@ -1,0 +1,46 @@
+import type { LevelTexts } from '../../engine/texts'
+import type { Params } from './twin-totals'
+
+export const twinTotalsTexts = (params: Params): LevelTexts => {
+  const { to, pairs, again } = params
+  return {
+    setUp: `${pairs} pairs of sum cards to ${to}, face down in rows.`,
+    start: 'All the cards lie face down.',
+    end: 'Done when all the pairs are found. Most pairs wins.',
+    steps: [
+      ['turn', 'Turn two cards.'],
+      ['say', 'Say both totals.'],
+      ['check', 'The same? Keep them.'],
+      ['turn', 'Not the same? Turn them back.'],
+      ['pass', 'Pass it on.'],
+    ],
+    rules: [
+      'Turn two cards and say both totals.',
+      `The same total? Keep them${again ? ' and go again' : ''}.`,
+      'Not the same? Turn them back and pass it on.',
+      'Most pairs wins.',
+    ],
+    lookFors: [
+      to > 10 ? 'Makes ten to say a total, or counts on?' : 'Says the total before turning the second card?',
+      'Sees that 3 and 4 is as many as 5 and 2?',
+      'Goes back to where a total lay?',
+    ],
+    misconceptions: [
+      {
+        seen: 'Looks for the same two numbers, not the same total.',
+        ask: 'Six and one, five and two: how many each?',
+        move: 'same-total',
+      },
+      { seen: 'Counts all every time.', ask: 'Which number could you start from?', move: 'starts-from-one' },
+    ],
+    iCan: `I can say the total of two numbers, to ${to}.`,
+    words: ['total', 'the same', 'equal', 'pair'],
+    easier: 'Lay half of the cards face up.',
+    harder: 'Say which totals are still out before you turn.',
+    stuck: 'Start at the larger number and count on.',
+    finishEarly: 'Find a third card for each pair.',
+    talk: 'Why are these two twins when they look so different?',
+    cautions: [],
+    home: 'Write sums on slips of paper, two for each total.',
+  }
+}
