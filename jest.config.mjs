@@ -18,6 +18,6 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(pure-rand|d3-.*|internmap)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(pure-rand|d3-.*|internmap|syllable|flesch-kincaid)/)'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 }

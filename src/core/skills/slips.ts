@@ -78,6 +78,7 @@ export function slips(item: PracticeItem): Slip[] {
       if (part % 10 > 0 && whole % 10 === 0 && whole > 10) may(answer + 10, 'kept-the-ten')
       may(answer + 1, 'counted-own')
       may(answer - 1, 'one-missed')
+      if (part % 10 === 0 && whole % 10 === 0 && answer > 0) may(answer / 10, 'ones-as-tens')
       may(part + whole, 'added')
       may(whole, 'named-the-whole')
       break
@@ -93,6 +94,7 @@ export function slips(item: PracticeItem): Slip[] {
       if (answer >= 30 && answer <= 90 && answer % 10 === 0) may(10 + answer / 10, 'teen-or-ty')
       if (answer >= 10 && answer < 100) may(10 * (answer % 10) + Math.floor(answer / 10), 'digits-turned')
       if (answer === 6 || answer === 9) may(15 - answer, 'looks-alike')
+      if (answer === 2 || answer === 5) may(7 - answer, 'looks-alike')
       may(answer - 1, 'one-missed')
       may(answer + 1, 'one-too-many')
       break

@@ -42,6 +42,7 @@ export type OtherMove =
   | 'part-that-repeats'
   | 'find-the-numeral'
   | 'counts-things'
+  | 'both-parts'
 
 export type MoveId = SlipReason | OtherMove
 
@@ -560,6 +561,17 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
     ],
     say: 'Which numbers is it between?',
     worked: 'The finger goes to the space without counting from one.',
+  },
+  'both-parts': {
+    title: 'Both make the whole',
+    need: 'a cup, counters',
+    do: [
+      'Show two heaps; push them together: that is the whole.',
+      'Cover one heap; ask for the whole, not for the heap in sight.',
+      'Write the whole, then both heaps under it.',
+    ],
+    say: 'Is that all of them? What else belongs to it?',
+    worked: 'The child says the whole before a part, three times.',
   },
   'counts-things': {
     title: 'What is one worth?',

@@ -271,6 +271,8 @@ const isNothing = (item: PracticeItem) =>
 function ofMove(before: Round, move: unknown, after: Round, heard: readonly GameEvent[]): Notable[] {
   const found: Notable[] = []
   const who = before.state.turn
+  // Elsewhere a way that is walked has no end to go beyond.
+  const onTrack = gameOf(before.game).section === 'tracks'
   if (move === null) found.push('waits')
   let placed = 0
   for (const event of heard) {
@@ -280,7 +282,12 @@ function ofMove(before: Round, move: unknown, after: Round, heard: readonly Game
     if (event.kind === 'jumped') found.push('moves-the-body')
     if (event.kind === 'placed') placed++
     if (event.kind === 'moved' && event.from >= 0 && event.to < event.from) found.push('back')
-    if (event.kind === 'moved' && event.squares > Math.abs(event.to - event.from) && event.to !== event.from)
+    if (
+      onTrack &&
+      event.kind === 'moved' &&
+      event.squares > Math.abs(event.to - event.from) &&
+      event.to !== event.from
+    )
       found.push('beyond')
   }
   if (placed > 1) found.push('covers-several')

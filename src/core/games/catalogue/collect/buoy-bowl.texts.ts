@@ -38,7 +38,7 @@ export const buoyBowlTexts = (params: Params): LevelTexts => {
       {
         seen: 'Counts all the pins again every time.',
         ask: 'How many did we set up? Has that changed?',
-        move: 'named-the-whole',
+        move: hidden ? 'named-the-whole' : 'counts-again',
       },
       {
         seen: 'Thinks there is nothing to say when none fall.',

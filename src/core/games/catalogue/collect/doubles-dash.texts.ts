@@ -30,7 +30,7 @@ export const doublesDashTexts = (params: Params): LevelTexts => {
     misconceptions: [
       {
         seen: 'Writes the number itself.',
-        ask: 'What does double mean? Show it on both hands.',
+        ask: 'How would you show double four on your hands?',
         move: 'double-it',
       },
       {

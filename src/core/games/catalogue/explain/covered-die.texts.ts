@@ -4,14 +4,14 @@ import type { Params } from './covered-die'
 
 export const coveredDieTexts = (params: Params): LevelTexts => {
   const { faces, look, then, goes } = params
-  const dice = faces === 6 ? 'two dice' : `two packs of cards 1 to ${faces}`
-  const roll = faces === 6 ? 'Roll two dice' : 'Turn two cards'
+  const dice = faces === 6 ? 'two dice' : `two dice with 1 to ${faces} (stick the numbers on, or turn cards)`
+  const roll = 'Roll two dice'
   return {
     setUp: `${dice[0].toUpperCase()}${dice.slice(1)}, a cup${then === 'shade' ? ', a sheet of totals and a pencil each' : then === 'move' ? `, a track and a marker each` : ''}.`,
     start: then === 'move' ? 'Markers on the start.' : 'One child rolls, the other looks.',
     end: `Done after ${goes} goes, or when the time is up.`,
     steps: [
-      faces === 6 ? ['roll', 'Roll two dice. Look.'] : ['turn', 'Turn two cards. Look.'],
+      ['roll', 'Roll two dice. Look.'],
       ['cover', 'Cover one.'],
       ['say', 'Say the total.'],
       ['check', 'Lift the cup. Check.'],
@@ -43,7 +43,7 @@ export const coveredDieTexts = (params: Params): LevelTexts => {
       {
         seen: 'Says only the number in sight.',
         ask: 'What was under the cup? What is the whole?',
-        move: 'named-the-whole',
+        move: 'both-parts',
       },
       {
         seen: 'Counts the covered dots in the air from one.',

@@ -35,8 +35,8 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
         ? [
             {
               seen: 'Takes away from the smaller number.',
-              ask: 'How many had you in all? Start from there.',
-              move: 'named-the-whole' as const,
+              ask: 'How many had you in all?',
+              move: 'both-parts' as const,
             },
           ]
         : []),

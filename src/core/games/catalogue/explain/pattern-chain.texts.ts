@@ -6,8 +6,12 @@ export const patternChainTexts = (params: Params): LevelTexts => {
   const { units, task, length, chains } = params
   const colours = new Set(units.join('')).size
   const make = task === 'make'
+  const names = { A: 'red', B: 'blue', C: 'green' } as const
+  const strips = units
+    .map((unit) => [...unit].map((letter) => names[letter as keyof typeof names]).join(', '))
+    .join('; or ')
   return {
-    setUp: `${make ? 'Cubes' : 'Pattern strips and cubes'} in ${colours === 2 ? 'two' : 'three'} colours for each child.`,
+    setUp: `${make ? 'Cubes' : `Strips (${strips}) and cubes`} in ${colours === 2 ? 'two' : 'three'} colours for each child.`,
     start: make ? 'Choose your colours.' : 'Each takes a strip.',
     end: `Done after ${chains} chains of about ${length} cubes.`,
     steps: make

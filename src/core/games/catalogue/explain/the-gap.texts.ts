@@ -51,7 +51,7 @@ export const theGapTexts = (params: Params): LevelTexts => {
           : {
               seen: 'Is one too many: counts the card itself.',
               ask: 'You have these already. What is the first number you still need?',
-              move: 'one-too-many',
+              move: 'counted-own',
             },
     ],
     iCan: `I can say what is missing to ${target}.`,

@@ -88,9 +88,9 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
           }
         : rule === 'difference'
           ? {
-              seen: 'Says the larger number as the difference.',
+              seen: 'Adds the two numbers.',
               ask: 'How many more is 8 than 5?',
-              move: 'chose-the-other',
+              move: 'added',
             }
           : rule === 'product'
             ? {

@@ -51,7 +51,7 @@ export const silentLineTexts = (params: Params): LevelTexts => {
           ? {
               seen: 'Stands by the first number of the sum.',
               ask: 'How many is that altogether?',
-              move: 'added',
+              move: 'both-parts',
             }
           : high > 20
             ? {
