@@ -36,6 +36,10 @@ export function levelMeasure(gameId: string, levelId: string): LevelMeasure {
 export const levelProfile = (gameId: string, levelId: string): ProfileStep[] =>
   levelMeasure(gameId, levelId).steps
 
+/** Steps by which a level is marked, see `markedStep`. */
+export const levelMarks = (gameId: string, levelId: string): ProfileStep[] =>
+  levelMeasure(gameId, levelId).marked
+
 /** Expected success of each child at each level of a game; shape [child][level]. */
 export const successAt = (
   gameId: string,

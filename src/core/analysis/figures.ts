@@ -105,3 +105,20 @@ function stepsOf(items: readonly CountedItem[], total: number): Practice['steps'
     a.strand < b.strand ? -1 : a.strand > b.strand ? 1 : stepIndex(a) - stepIndex(b),
   )
 }
+
+/**
+ * Steps that a level is marked by, with their shares: of the items the game is for, else of all but reading numbers,
+ * which comes with every game.
+ */
+export function focusedSteps(
+  items: Practice['items'],
+  focus: readonly PracticeItem['op'][] | undefined,
+): Practice['steps'] {
+  const worked = items.filter(({ item }) => (focus ? focus.includes(item.op) : item.op !== 'numeral'))
+  const kept = worked.length > 0 ? worked : items
+  const total = kept.reduce((sum, { share }) => sum + share, 0)
+  return stepsOf(
+    kept.map(({ share, ...one }) => ({ ...one, count: share })),
+    total,
+  )
+}

@@ -3,6 +3,7 @@ import type { AnyGame } from '../games'
 import { strandIds } from '../skills'
 import { tryChanges, withinMinutes, type Tried } from './advice'
 import { analyse, type AnalyseInput } from './analyse'
+import { focusedSteps, type Practice } from './figures'
 import { defaultPace } from './pace'
 
 /** Games for a level that has to be simulated: half-widths of a few per cent, enough to choose by. */
@@ -16,6 +17,8 @@ export const levelMeasureSchema = z.object({
   /** The largest number met, and the share of each skill step. */
   to: z.number(),
   steps: z.array(z.object({ strand: z.enum(strandIds), step: z.string(), share: z.number() })),
+  /** The same of the items the game is for: what it is marked by. */
+  marked: z.array(z.object({ strand: z.enum(strandIds), step: z.string(), share: z.number() })),
   itemsPerChildPer10Min: z.number(),
   waitingShare: z.number(),
   deadShare: z.number(),
@@ -58,6 +61,7 @@ export function measureLevel(game: AnyGame, params: unknown): LevelMeasure {
     method,
     to: practice.to,
     steps: practice.steps,
+    marked: markedBy(game, params, practice),
     itemsPerChildPer10Min: practice.itemsPerChildPer10Min,
     waitingShare: practice.waitingShare,
     deadShare: set.deadShare,
@@ -73,6 +77,12 @@ export function measureLevel(game: AnyGame, params: unknown): LevelMeasure {
     },
     tried: tryChanges(input, analysis),
   }
+}
+
+/** Steps that a level is marked by: what the game names, else what it practises. */
+function markedBy(game: AnyGame, params: unknown, { items }: Practice): Practice['steps'] {
+  const named = game.marked?.(params)
+  return named ? [{ ...named, share: 1 }] : focusedSteps(items, game.focus?.(params))
 }
 
 /** Sizes a group may be split into beside the usual one. */

@@ -19,18 +19,26 @@ export function expectedSuccess(
   return profile.reduce((sum, place) => sum + place.share * rightAlone[place.strand][stepIndex(place)], 0)
 }
 
-/** A step with at least this share of a level's items is what the level is for. */
-const worthMarking = 0.25
+/** A step with at least this share of the items that a level is for may be marked. */
+export const worthMarking = 0.2
 
 /**
- * The step a level is marked at: the hardest of which it holds a fair share, for easier items come
- * with every level. In the focus strand where the level practises it at all.
+ * The step a level is marked at: the hardest of which it holds a fair share, for easier items come with every level.
+ * In the strand of the groups where the level practises a fair share of that, else in the one it practises most.
+ * @param profile of the items the game is for, see `focusedSteps`
  */
-export function markedStep(profile: readonly ProfileStep[], focus?: StrandId): ProfileStep {
-  const inFocus = profile.filter(({ strand }) => strand === focus)
-  const open = inFocus.length > 0 ? inFocus : profile
-  const most = open.reduce((best, step) => (step.share > best.share ? step : best))
+export function markedStep(
+  profile: readonly ProfileStep[],
+  focus?: StrandId,
+  least: number = worthMarking,
+): ProfileStep {
+  const total = new Map<StrandId, number>()
+  for (const { strand, share } of profile) total.set(strand, (total.get(strand) ?? 0) + share)
+  const most = [...total].reduce((best, entry) => (entry[1] > best[1] ? entry : best))[0]
+  const strand = focus !== undefined && (total.get(focus) ?? 0) >= least ? focus : most
+  const open = profile.filter((step) => step.strand === strand)
+  const commonest = open.reduce((best, step) => (step.share > best.share ? step : best))
   return open
-    .filter(({ share, strand }) => share >= worthMarking && strand === most.strand)
-    .reduce((hardest, step) => (stepIndex(step) > stepIndex(hardest) ? step : hardest), most)
+    .filter(({ share }) => share >= least)
+    .reduce((hardest, step) => (stepIndex(step) > stepIndex(hardest) ? step : hardest), commonest)
 }

@@ -18,15 +18,15 @@ import { time } from './ladders/time'
 export function placeOf(item: PracticeItem): { strand: StrandId; step: string } {
   switch (item.op) {
     case 'add':
-      return at(add, addStep(item.a, item.b))
+      return addPlace(item.a, item.b)
     case 'subtract':
-      return at(add, subtractStep(item.a, item.b))
+      return subtractPlace(item.a, item.b)
     case 'missing':
-      return at(add, missingStep(item.whole))
+      return at(add, missingStep(item.part, item.whole))
     case 'count':
       return at(howMany, countStep(item.answer))
     case 'see':
-      return at(howMany, item.pattern === 'frame' || item.answer > 6 ? 'five-and-some' : 'see-6')
+      return seenPlace(item.pattern, item.answer)
     case 'numeral':
       return upTo(numerals, item.answer)
     case 'say':
@@ -46,7 +46,7 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
     case 'factor':
       return at(facts, 'missing-factor')
     case 'clock':
-      return at(time, item.minute === 0 ? 'hour' : item.minute === 30 ? 'half-hour' : 'quarter')
+      return at(time, clockStep(item.minute))
     case 'pattern':
       return at(pattern, patternStep(item.unit))
   }
@@ -60,28 +60,55 @@ function upTo(strand: Strand, number: number) {
   return at(strand, step.id)
 }
 
+const whole = (number: number) => number % 10 === 0
+
 /** From nothing a child counts all; from a number held in the head a child counts on. */
-function addStep(a: number, b: number): string {
+function addPlace(a: number, b: number) {
   const sum = a + b
-  if (sum <= 5) return 'count-all-5'
-  if (sum <= 10) return a === 0 || b === 0 ? 'count-all-10' : 'count-on-10'
-  if (sum <= 20) return a === b || a > 10 || b > 10 || Math.min(a, b) <= 3 ? 'count-on-20' : 'make-ten-20'
-  if (a % 10 === 0 && b % 10 === 0) return 'tens-ones-100'
-  return (a % 10) + (b % 10) > 9 ? 'crossing-100' : 'tens-ones-100'
+  if (sum <= 5) return at(add, 'count-all-5')
+  if (sum <= 10) return at(add, a === 0 || b === 0 ? 'count-all-10' : 'count-on-10')
+  if (sum < 20 && (a === 10 || b === 10)) return at(placeValue, 'ten-and-some')
+  if (sum <= 20) return at(add, addToTwenty(a, b))
+  if (whole(a) && whole(b)) return at(add, 'whole-tens-100')
+  // Tens put to a number, or the number to its tens: what ten more does on the grid.
+  if (whole(a) || whole(b))
+    return Math.min(a, b) < 10 ? at(placeValue, 'tens-ones') : at(placeValue, 'ten-more-grid')
+  return at(add, (a % 10) + (b % 10) > 9 ? 'crossing-100' : 'tens-ones-100')
 }
 
-function subtractStep(a: number, b: number): string {
-  if (a <= 5) return 'take-away-5'
-  if (a <= 10) return 'take-away-10'
-  if (a <= 20) return 'subtract-20'
-  return a % 10 < b % 10 ? 'crossing-100' : 'tens-ones-100'
+function addToTwenty(a: number, b: number): string {
+  if (a === b) return 'doubles-20'
+  return a > 10 || b > 10 || Math.min(a, b) <= 3 ? 'count-on-20' : 'make-ten-20'
 }
 
-function missingStep(whole: number): string {
-  if (whole === 10) return 'complements-10'
-  if (whole <= 5) return 'parts-of-5'
-  if (whole < 10) return 'missing-part-10'
-  return whole <= 20 ? 'subtract-20' : 'complement-100'
+function subtractPlace(a: number, b: number) {
+  if (a <= 5) return at(add, 'take-away-5')
+  if (a <= 10) return at(add, 'take-away-10')
+  if (a < 20 && b === 10) return at(placeValue, 'ten-and-some')
+  if (a <= 20) return at(add, a % 10 >= b || b === 0 ? 'subtract-teens' : 'subtract-20')
+  if (whole(b) && b > 0) return whole(a) ? at(add, 'whole-tens-100') : at(placeValue, 'ten-more-grid')
+  return at(add, a % 10 < b % 10 ? 'crossing-100' : 'tens-ones-100')
+}
+
+function missingStep(part: number, all: number): string {
+  if (all === 10) return 'complements-10'
+  if (all <= 5) return 'parts-of-5'
+  if (all < 10) return 'missing-part-10'
+  if (all <= 20) return part >= 10 && all < 20 ? 'subtract-teens' : 'subtract-20'
+  return whole(part) && whole(all) ? 'whole-tens-100' : 'complement-100'
+}
+
+/** A pattern to five is seen as one; beyond it by its parts, and beyond ten as ten and some. */
+function seenPlace(pattern: Extract<PracticeItem, { op: 'see' }>['pattern'], answer: number) {
+  if (answer <= 5) return at(howMany, 'see-5')
+  if (answer > 10) return at(placeValue, 'ten-and-some')
+  return at(howMany, answer === 6 && pattern !== 'frame' ? 'see-6' : 'five-and-some')
+}
+
+function clockStep(minute: number): string {
+  if (minute === 0) return 'hour'
+  if (minute === 30) return 'half-hour'
+  return minute % 15 === 0 ? 'quarter' : 'five-minutes'
 }
 
 function countStep(answer: number): string {
@@ -94,7 +121,7 @@ function skipPlace(by: number, answer: number) {
   if (by === 10) return at(skipTens, answer <= 50 ? 'tens-50' : 'tens-100')
   if (by === 5) return at(skipFives, answer <= 50 ? 'fives-50' : 'fives-100')
   if (by === 2) return at(skipTwos, answer <= 20 ? 'twos-20' : 'twos-100')
-  return at(skipMore, by <= 4 ? 'threes-fours' : 'sevens')
+  return at(skipMore, [3, 4, 8].includes(by) ? 'threes-fours' : 'sevens')
 }
 
 function comparePlace(larger: number) {
@@ -102,7 +129,15 @@ function comparePlace(larger: number) {
 }
 
 const orderStep = (number: number) =>
-  number <= 20 ? 'order-20' : number <= 100 ? 'order-100' : number <= 120 ? 'order-120' : 'order-1000'
+  number <= 10
+    ? 'order-10'
+    : number <= 20
+      ? 'order-20'
+      : number <= 100
+        ? 'order-100'
+        : number <= 120
+          ? 'order-120'
+          : 'order-1000'
 
 /** A step of ten is place value on the grid; a step of one is order. */
 function neighbourPlace(of: number, by: number, answer: number) {
@@ -114,7 +149,7 @@ function neighbourPlace(of: number, by: number, answer: number) {
 function factStep(a: number, b: number): string {
   const easy = (factor: number) => [0, 1, 2, 5, 10].includes(factor)
   if (easy(a) || easy(b)) return 'x2-10-5'
-  return [3, 4].includes(a) || [3, 4].includes(b) ? 'x3-4' : 'x6-9'
+  return [3, 4, 8].includes(a) || [3, 4, 8].includes(b) ? 'x3-4' : 'x6-9'
 }
 
 function patternStep(unit: string): string {

@@ -4,10 +4,9 @@ import type { PracticeItem } from './item'
 
 /** A task for one child, ready to be said: fresh numbers each time. What to look for are the step's marks. */
 export interface Task {
-  /** What the adult says. */
+  /** What the adult lays, hides or shows; null: nothing is needed. */
+  do: string | null
   say: string
-  /** What lies on the table. */
-  objects: readonly string[]
   item: PracticeItem
 }
 
@@ -92,25 +91,41 @@ const pattern =
     const unit = units[chance.int(0, units.length - 1)]
     return { op: 'pattern', unit, answer: unit.length }
   }
-/** Tens and ones with or without crossing a ten. */
+/** A number to be put among others that are given. */
+const ordering =
+  (low: number, high: number, among: number): Maker =>
+  (chance) => ({ op: 'order', among, answer: chance.int(low, high) })
+const same = (n: number): PracticeItem => ({ op: 'compare', a: n, b: n, ask: 'more', answer: n })
+/** Tens and ones with or without crossing a ten: with ones or with tens and ones, added or taken away. */
 const twoDigits =
   (crossing: boolean): Maker =>
   (chance) => {
-    const ones = crossing ? chance.int(3, 9) : chance.int(1, 5)
-    const more = crossing ? chance.int(10 - ones + 1, 9) : chance.int(1, 9 - ones - 1)
-    const a = 10 * chance.int(2, 5) + ones
-    const b = 10 * chance.int(1, 3) + more
-    return { op: 'add', a, b, answer: a + b }
+    const ones = crossing ? chance.int(3, 8) : chance.int(1, 8)
+    const tens = 10 * chance.int(3, 7)
+    const others = 10 * (chance.int(0, 1) === 0 ? 0 : chance.int(1, 2))
+    if (chance.int(0, 1) === 0) {
+      const more = crossing ? chance.int(10 - ones, 9) : chance.int(1, 9 - ones)
+      // Up to a whole ten is no crossing of it.
+      const b = others + (ones + more === 10 ? Math.min(9, more + 1) : more)
+      return { op: 'add', a: tens + ones, b, answer: tens + ones + b }
+    }
+    const less = crossing ? chance.int(ones + 1, 9) : chance.int(1, ones)
+    const a = tens + ones
+    return { op: 'subtract', a, b: others + less, answer: a - others - less }
   }
 
 const makers: Record<string, Maker> = {
   'count-5': say(1, 1, 4),
   'count-10': say(3, 6, 4),
   'count-20': say(11, 15, 5),
-  'count-30': say(18, 24, 6),
+  'count-30': say(22, 24, 6),
   'count-100': say(36, 92, 8),
   'count-120': say(97, 108, 8),
-  'count-1000': say(296, 990, 8),
+  'count-1000': (chance) => {
+    // Across a hundred: what is hard to say is there.
+    const from = 100 * chance.int(2, 9) - chance.int(2, 6)
+    return { op: 'say', from, answer: from + 8 }
+  },
   'back-5': say(5, 5, -4),
   'back-10': say(7, 10, -4),
   'back-20': say(13, 20, -5),
@@ -122,27 +137,38 @@ const makers: Record<string, Maker> = {
   'numerals-120': numeral(101, 120),
   'numerals-1000': numeral(121, 1000),
   'count-out-5': countOut(2, 5),
+  'count-set-10': countOut(5, 10),
+  'see-5': (chance) => ({
+    op: 'see',
+    pattern: chance.int(0, 1) === 0 ? 'dice' : 'fingers',
+    answer: chance.int(2, 5),
+  }),
   'count-out-10': countOut(6, 10),
   'see-6': (chance) => ({
     op: 'see',
     pattern: chance.int(0, 1) === 0 ? 'dice' : 'fingers',
-    answer: chance.int(2, 6),
+    answer: 6,
   }),
   'five-and-some': (chance) => ({ op: 'see', pattern: 'frame', answer: chance.int(6, 10) }),
   'count-out-20': countOut(11, 20),
   'tens-and-ones-100': countOut(23, 58),
-  'more-5': more(1, 5),
+  'more-5': (chance) => (chance.int(1, 5) === 1 ? same(chance.int(2, 5)) : more(1, 5)(chance)),
   'more-10': (chance) => {
     const a = chance.int(6, 10)
     const b = chance.int(3, a - 1)
     return { op: 'compare', a, b, ask: 'more', answer: a }
   },
   'one-more-10': neighbour(2, 9, 1),
-  'order-20': neighbour(11, 19, 1),
-  'order-100': neighbour(22, 98, 1),
-  'order-120': neighbour(101, 119, 1),
-  'order-1000': neighbour(130, 998, 1),
-  'count-all-5': adding(3, 5),
+  'order-10': ordering(0, 10, 4),
+  'order-20': (chance) =>
+    chance.int(0, 1) === 0 ? ordering(5, 20, 4)(chance) : neighbour(11, 19, 1)(chance),
+  'order-100': (chance) =>
+    chance.int(0, 1) === 0 ? ordering(11, 100, 4)(chance) : neighbour(22, 98, 1)(chance),
+  'order-120': (chance) =>
+    chance.int(0, 1) === 0 ? ordering(90, 120, 4)(chance) : neighbour(101, 119, 1)(chance),
+  'order-1000': (chance) =>
+    chance.int(0, 1) === 0 ? ordering(130, 999, 4)(chance) : neighbour(130, 998, 1)(chance),
+  'count-all-5': adding(4, 5, 2),
   'take-away-5': taking(3, 5),
   'count-all-10': adding(6, 10, 2),
   'parts-of-5': missing(5, 5),
@@ -155,9 +181,28 @@ const makers: Record<string, Maker> = {
   'missing-part-10': missing(6, 9),
   'complements-10': missing(10, 10),
   'count-on-20': (chance) => {
-    const b = chance.int(1, 3)
-    const a = chance.int(11, 20 - b)
+    const b = chance.int(2, 4)
+    // Half of them across ten, or from a teen number.
+    const a = chance.int(0, 1) === 0 && b < 4 ? chance.int(11 - b, 9) : chance.int(11, 20 - b)
     return { op: 'add', a, b, answer: a + b }
+  },
+  'doubles-20': (chance) => {
+    const a = chance.int(6, 10)
+    return { op: 'add', a, b: a, answer: 2 * a }
+  },
+  'subtract-teens': (chance) => {
+    const ones = chance.int(3, 9)
+    const b = chance.int(2, ones)
+    return { op: 'subtract', a: 10 + ones, b, answer: 10 + ones - b }
+  },
+  'whole-tens-100': (chance) => {
+    const kind = chance.int(0, 2)
+    const total = 10 * chance.int(kind === 1 ? 5 : 4, 10)
+    const part = 10 * chance.int(1, total / 10 - 1)
+    if (kind === 0) return { op: 'missing', part, whole: 100, answer: 100 - part }
+    return kind === 1
+      ? { op: 'subtract', a: total, b: part, answer: total - part }
+      : { op: 'add', a: part, b: total - part, answer: total }
   },
   'make-ten-20': (chance) => {
     const a = chance.int(7, 9)
@@ -166,14 +211,19 @@ const makers: Record<string, Maker> = {
   },
   'subtract-20': (chance) => {
     const a = chance.int(11, 18)
-    const b = chance.int(3, 9)
+    // Always across ten: inside it is another step.
+    const b = chance.int((a % 10) + 1, 9)
     return { op: 'subtract', a, b, answer: a - b }
   },
   'tens-ones-100': twoDigits(false),
   'crossing-100': twoDigits(true),
   'complement-100': (chance) => {
-    const whole = chance.int(0, 1) === 0 ? 100 : 10 * chance.int(4, 9)
-    const part = chance.int(11, whole - 5)
+    // To a hundred, to whole tens, or to any number.
+    const kind = chance.int(0, 2)
+    const whole = kind === 0 ? 100 : kind === 1 ? 10 * chance.int(4, 9) : chance.int(31, 99)
+    const least = whole - 5
+    const low = chance.int(11, least)
+    const part = low % 10 === 0 ? low + 1 : low
     return { op: 'missing', part, whole, answer: whole - part }
   },
   'ten-and-some': tens(11, 19),
@@ -190,11 +240,11 @@ const makers: Record<string, Maker> = {
   'fives-100': skip(5, 11, 20),
   'twos-20': skip(2, 4, 10),
   'twos-100': skip(2, 11, 50),
-  'threes-fours': (chance) => skip(chance.int(3, 4), 4, 10)(chance),
-  sevens: skip(7, 3, 10),
+  'threes-fours': (chance) => skip([3, 4, 8][chance.int(0, 2)], 4, 10)(chance),
+  sevens: (chance) => skip([6, 7, 9][chance.int(0, 2)], 3, 10)(chance),
   'x2-10-5': times([2, 5, 10], [3, 4, 6, 7, 8, 9]),
-  'x3-4': times([3, 4], [3, 4, 6, 7, 8, 9]),
-  'x6-9': times([6, 7, 8, 9], [6, 7, 8, 9]),
+  'x3-4': times([3, 4, 8], [3, 4, 6, 7, 8, 9]),
+  'x6-9': times([6, 7, 9], [6, 7, 9]),
   'missing-factor': (chance) => {
     const [part, answer] = [chance.int(3, 9), chance.int(3, 9)]
     return { op: 'factor', part, whole: part * answer, answer }
@@ -202,109 +252,179 @@ const makers: Record<string, Maker> = {
   hour: clock([0]),
   'half-hour': clock([30]),
   quarter: clock([15, 45]),
+  'five-minutes': clock([5, 10, 20, 25, 35, 40, 50, 55]),
   'pattern-ab': pattern('AB'),
   'pattern-aab': pattern('AAB', 'ABB'),
   'pattern-abc': pattern('ABC'),
 }
 
-/** Things a step's tasks need on the table, where its numbers alone do not do. */
-const objectsOf: Record<string, readonly string[]> = {
-  'count-all-5': ['counters'],
-  'take-away-5': ['counters'],
-  'count-all-10': ['counters'],
-  'take-away-10': ['counters within reach'],
-  'count-on-10': ['counters', 'a cloth to hide them'],
-  'trade-ten': ['base-ten ones and tens'],
-  'tens-and-ones-100': ['tens and single cubes'],
-  'ten-more-grid': ['hundred grid'],
-}
-
 /** A fresh task of a step. */
 export function taskFor({ step }: StepPlace, chance: Chance): Task {
   const item = makers[step](chance)
-  return { item, objects: objectsOf[step] ?? usualObjects(item), say: scriptOf(step, item) }
+  return { item, ...scriptOf(step, item, chance) }
 }
 
-function usualObjects(item: PracticeItem): readonly string[] {
-  switch (item.op) {
-    case 'count':
-      return ['counters']
-    case 'see':
-      return [
-        item.pattern === 'frame'
-          ? 'ten-frame card'
-          : item.pattern === 'dice'
-            ? 'dice pattern card'
-            : 'your hands',
-      ]
-    case 'numeral':
-      return ['number cards']
-    case 'clock':
-      return ['clock with hands to turn']
-    case 'pattern':
-      return ['cubes in three colours']
-    default:
-      return []
-  }
-}
+type Script = Omit<Task, 'item'>
+
+const spoken = (say: string): Script => ({ do: null, say })
 
 const colours = { A: 'red', B: 'blue', C: 'green' } as const
+
+/** Things in a number that agrees: “1 counter”, “4 counters”. */
+const many = (count: number, thing: string) =>
+  `${count === 0 ? 'no' : count} ${thing}${count === 1 ? '' : 's'}`
+
+/** What lies there and what is said, for steps whose numbers alone do not tell. */
+const scripts: Record<string, (item: PracticeItem) => Script> = {
+  'count-all-5': (item) => twoHeaps(item),
+  'count-all-10': (item) => twoHeaps(item),
+  'count-on-10': (item) => {
+    const { a, b } = item as Extract<PracticeItem, { op: 'add' }>
+    return {
+      do: `Hide ${many(a, 'counter')} under a cloth; lay ${many(b, 'counter')} beside it.`,
+      say: `${a} under here. ${b} more. How many altogether?`,
+    }
+  },
+  'count-set-10': ({ answer }) => ({
+    do: `Lay ${many(answer, 'counter')} in a muddle.`,
+    say: 'Count these. So how many are there?',
+  }),
+  'trade-ten': ({ answer }) => ({
+    do: `Lay ${many(answer, 'base-ten one')}; tens within reach.`,
+    say: `Here are ${answer} ones. Swap what you can for a ten. What have you got now?`,
+  }),
+  'tens-and-ones-100': ({ answer }) => ({
+    do: `Lay ${many(Math.floor(answer / 10), 'rod')} of ten and ${many(answer % 10, 'cube')}.`,
+    say: 'How many cubes are there altogether?',
+  }),
+}
+
+function twoHeaps(item: PracticeItem): Script {
+  const { a, b } = item as Extract<PracticeItem, { op: 'add' }>
+  return { do: `Lay ${many(a, 'counter')} and ${many(b, 'counter')}.`, say: 'How many are there altogether?' }
+}
 
 const clockWords = (hour: number, minute: number) => {
   const next = (hour % 12) + 1
   if (minute === 0) return `${hour} o’clock`
   if (minute === 30) return `half past ${hour}`
-  return minute === 15 ? `quarter past ${hour}` : `quarter to ${next}`
+  if (minute === 15 || minute === 45) return minute === 15 ? `quarter past ${hour}` : `quarter to ${next}`
+  return minute < 30 ? `${minute} past ${hour}` : `${60 - minute} to ${next}`
 }
 
-/** What to say, in plain words. */
-function scriptOf(id: string, item: PracticeItem): string {
-  if (id === 'trade-ten')
-    return `Here are ${item.answer} ones. Trade what you can for a ten. What have you got now?`
-  if (id === 'count-all-10' || id === 'count-all-5') {
-    const { a, b } = item as Extract<PracticeItem, { op: 'add' }>
-    return `Here are ${a} counters, and here are ${b}. How many are there altogether?`
-  }
-  if (id === 'count-on-10') {
-    const { a, b } = item as Extract<PracticeItem, { op: 'add' }>
-    return `I hide ${a} under the cloth. I put ${b} more beside it. How many are there altogether?`
-  }
+const inSteps: Record<number, string> = {
+  2: 'twos',
+  3: 'threes',
+  4: 'fours',
+  5: 'fives',
+  6: 'sixes',
+  7: 'sevens',
+  8: 'eights',
+  9: 'nines',
+  10: 'tens',
+}
+
+/** What lies on the table and what to say, in plain words. */
+function scriptOf(id: string, item: PracticeItem, chance: Chance): Script {
+  const own = scripts[id]
+  if (own) return own(item)
   switch (item.op) {
     case 'add':
-      return `What is ${item.a} and ${item.b}?`
-    case 'subtract':
-      return `You have ${item.a} and take ${item.b} away. How many are left?`
+      return spoken(`What is ${item.a} and ${item.b}?`)
+    case 'subtract': {
+      const say = `Take ${item.b} away from ${item.a}. How many are left?`
+      return item.a <= 10 ? { do: `Lay ${many(item.a, 'counter')}.`, say } : spoken(say)
+    }
     case 'missing':
-      return `${item.part} and how many more make ${item.whole}?`
+      return spoken(`${item.part} and how many more make ${item.whole}?`)
     case 'count':
-      return `Give me ${item.answer} of these.`
+      return { do: 'A heap of counters.', say: `Give me ${item.answer} of these.` }
     case 'see':
-      return `Show ${item.answer} for a moment. How many did you see? How do you know?`
+      return {
+        do: `Show ${seenOn(item.pattern, item.answer)} for two seconds.`,
+        say: 'How many did you see? How do you know?',
+      }
     case 'numeral':
-      return `Show the card with ${item.answer}: which number is this? Turn it over: can you write it?`
+      return {
+        do: `Show the card ${item.answer}; then turn it over.`,
+        say: 'Which number is this? Can you write it?',
+      }
     case 'say':
-      return item.answer >= item.from
-        ? `Count on from ${item.from}. Stop the child after ${item.answer}.`
-        : `Count back from ${item.from}. Stop the child after ${item.answer}.`
+      return spoken(`Count ${item.answer >= item.from ? 'on' : 'back'} from ${item.from} to ${item.answer}.`)
     case 'skip':
-      return `Count in ${item.by}s. Go as far as ${item.answer}.`
+      return spoken(`Count in ${inSteps[item.by]} to ${item.answer}.`)
     case 'compare':
-      return `Which is more: ${item.a} or ${item.b}? How do you know?`
+      return id === 'more-5'
+        ? {
+            do: `Lay ${many(item.a, 'counter')} and ${many(item.b, 'counter')}, spread out unlike.`,
+            say: 'Are there more here or there, or the same? How do you know?',
+          }
+        : spoken(`Which is more: ${item.a} or ${item.b}? How do you know?`)
     case 'neighbour':
-      return `What is ${Math.abs(item.by)} ${item.by > 0 ? 'more' : 'less'} than ${item.of}?`
-    case 'order':
-      return `Where does ${item.answer} go?`
+      return id === 'ten-more-grid'
+        ? {
+            do: 'A hundred grid.',
+            say: `What is ${Math.abs(item.by)} ${item.by > 0 ? 'more' : 'less'} than ${item.of}?`,
+          }
+        : spoken(
+            `What is ${Math.abs(item.by) === 1 ? 'one' : item.by} ${item.by > 0 ? 'more' : 'less'} than ${item.of}?`,
+          )
+    case 'order': {
+      const others = othersBeside(item.answer, item.among, id, chance)
+      return { do: `Lay the cards ${others.join(', ')} in a row.`, say: `Where does ${item.answer} go?` }
+    }
     case 'tens':
-      return `Look at ${item.answer}. How many ${item.answer > 100 ? 'hundreds, tens and ones' : 'tens and ones'} has it?`
+      return {
+        do: `Show the card ${item.answer}.`,
+        say:
+          item.answer > 100
+            ? 'How many hundreds? How many tens? How many ones?'
+            : 'How many tens? How many ones?',
+      }
     case 'multiply':
-      return `What is ${item.a} times ${item.b}?`
+      return spoken(`What is ${item.a} times ${item.b}?`)
     case 'factor':
-      return `${item.part} times what is ${item.whole}?`
+      return spoken(`${item.part} times what is ${item.whole}?`)
     case 'clock':
-      return `Set the clock to ${clockWords(item.hour, item.minute)}.`
+      return {
+        do: 'A clock with hands to turn.',
+        say: `Set the clock to ${clockWords(item.hour, item.minute)}.`,
+      }
     case 'pattern': {
       const unit = [...item.unit].map((letter) => colours[letter as keyof typeof colours])
-      return `Lay ${[...unit, ...unit].join(', ')}. Go on with it. Which part comes again and again?`
+      return {
+        do: `Lay cubes: ${[...unit, ...unit].join(', ')}.`,
+        say: 'Go on with it. Which part comes again and again?',
+      }
     }
   }
+}
+
+function seenOn(pattern: Extract<PracticeItem, { op: 'see' }>['pattern'], n: number): string {
+  switch (pattern) {
+    case 'dice':
+      return `a dice pattern of ${n}`
+    case 'fingers':
+      return `${many(n, 'finger')}`
+    case 'frame':
+      return `a ten frame with ${n}`
+    case 'groups':
+      return `${many(n, 'dot')} in two groups`
+  }
+}
+
+/** Cards among which a number is put, in order: others of its step’s range. */
+function othersBeside(answer: number, among: number, id: string, chance: Chance): number[] {
+  const [low, high] = (
+    { 'order-10': [0, 10], 'order-20': [0, 20], 'order-100': [11, 100], 'order-120': [90, 120] } as Record<
+      string,
+      [number, number]
+    >
+  )[id] ?? [130, 999]
+  const others = new Set<number>()
+  while (others.size < among) {
+    const other = chance.int(low, high)
+    if (other !== answer) others.add(other)
+  }
+  return [...others].sort((a, b) => a - b)
 }

@@ -7,14 +7,14 @@ import { visitsMet, type VisitMet } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { now, startOfDayIn, todayIn } from '../clock'
 import { updateEstimates } from '../estimates'
-import { levelProfile } from '../figures'
+import { levelMarks } from '../figures'
 import type { Answer } from '../together'
 import { changingClassTogether, NotHere, Refused } from '../use-case'
 import { Ledger, type NewRecord } from './ledger'
 
 /** The step that a visit's marks are about. */
 export function stepOfVisit(gameId: string, levelId: string, focus: StrandId): StepPlace {
-  const { strand, step } = markedStep(levelProfile(gameId, levelId), focus)
+  const { strand, step } = markedStep(levelMarks(gameId, levelId), focus)
   return { strand, step }
 }
 

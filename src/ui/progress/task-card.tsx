@@ -12,17 +12,17 @@ import { MarkSign } from '../run/station-column'
 /** A task at the step the child works on: what to say, what lies there, what each mark looks like. */
 export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
   const [turn, setTurn] = useState(0)
-  const { say, objects } = taskFor(place, seededChance(seed + turn))
+  const { say, do: needed } = taskFor(place, seededChance(seed + turn))
   const { marks } = stepOf(place)
   const served = statementsFor(place)
   const listenFor = strategiesFor(place)
   return (
     <section className="task-card" aria-label="A task to try">
       <h2 className="section">A task to try</h2>
+      {needed && <p className="muted small">{needed}</p>}
       <p className="task-say" role="status">
-        {say}
+        “{say}”
       </p>
-      {objects.length > 0 && <p className="muted small">On the table: {objects.join(', ')}.</p>}
       <ul className="rows small">
         {(['own', 'help', 'notYet'] as const).map((judged) => (
           <li key={judged}>

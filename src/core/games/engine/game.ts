@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Chance } from '../../chance/chance'
+import type { PracticeItem, StepPlace } from '../../skills'
 import type { GameEvent } from './events'
 import type { Table } from '../../table'
 import type { Material } from './material'
@@ -115,6 +116,13 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
   interaction: 'race' | 'shared' | 'rounds' | 'contest'
   /** At these settings somebody wins, though all fill one board: who that is, only games that are played can tell. */
   contested?: (params: P) => boolean
+  /**
+   * Kinds of items the game is for, where it is played at these settings: what it is marked by. Left out: all but
+   * reading numbers, which comes with every game.
+   */
+  focus?: (params: P) => readonly PracticeItem['op'][]
+  /** The step it is marked by where the shares of its items don't tell: null where they do. */
+  marked?: (params: P) => StepPlace | null
   /** Figures that only this game has, by name. */
   figures?: (params: P, players: number) => Record<string, unknown>
   variants(params: P): readonly Variant<P>[]

@@ -47,11 +47,11 @@ export function questionRound(steps: readonly ClassStep[], count: number, chance
 }
 
 function askedOf({ strand, step }: StepPlace, chance: Chance): ClassQuestion | null {
-  const { item, objects } = taskFor({ strand, step }, chance)
+  const { item, do: needed } = taskFor({ strand, step }, chance)
   const shows = faceOf(item)
   // Which of two equal numbers is more is no question.
   if (choicesFor(item)?.length === 1) return null
-  if (shows === undefined || (shows === null && objects.length > 0 && !spoken.includes(item.op))) return null
+  if (shows === undefined || (shows === null && needed !== null && !spoken.includes(item.op))) return null
   return { place: { strand, step }, item, shows }
 }
 

@@ -1,4 +1,4 @@
-import { ladder } from './strand'
+import { between, ladder, rung } from './strand'
 
 /** Adding and subtracting, from counting all to complements within a hundred. Order: common practice, no source. */
 export const add = ladder('add', 'Add and subtract', [
@@ -93,7 +93,7 @@ export const add = ladder('add', 'Add and subtract', [
   {
     id: 'count-on-20',
     short: 'count on to 20',
-    sentence: 'Counts on across ten to 20 and knows doubles.',
+    sentence: 'Counts on from a teen number, to 20.',
     to: 20,
     marks: {
       own: 'For 14 and 3 says “fifteen, sixteen, seventeen”.',
@@ -101,6 +101,13 @@ export const add = ladder('add', 'Add and subtract', [
       notYet: 'Counts the square stood on, or starts at one.',
     },
   },
+  between(
+    rung('doubles-20', 'doubles to 20', 20, 'Knows doubles to 10 and 10.', [
+      'Says 7 and 7 is 14.',
+      'Finds it from 5 and 5 with help.',
+      'Counts all of both.',
+    ]),
+  ),
   {
     id: 'make-ten-20',
     short: 'make ten to 20',
@@ -112,6 +119,15 @@ export const add = ladder('add', 'Add and subtract', [
       notYet: 'Counts all or counts on each time.',
     },
   },
+  between(
+    rung(
+      'subtract-teens',
+      'teens take away ones',
+      20,
+      'Takes ones from a teen number, leaving the ten alone.',
+      ['For 17 take away 4 says 13.', 'Works it out after “the ten stays”.', 'Counts all seventeen.'],
+    ),
+  ),
   {
     id: 'subtract-20',
     short: 'subtract to 20',
@@ -123,10 +139,17 @@ export const add = ladder('add', 'Add and subtract', [
       notYet: 'Counts the start number as the first step back.',
     },
   },
+  between(
+    rung('whole-tens-100', 'whole tens', 100, 'Adds, takes away and completes whole tens, to 100.', [
+      'Says 30 and 40 is 70; 60 and 40 make 100.',
+      'Needs the rods to see it.',
+      'Counts on in ones.',
+    ]),
+  ),
   {
     id: 'tens-ones-100',
     short: 'tens and ones',
-    sentence: 'Adds and subtracts tens and ones to 100 inside the ten.',
+    sentence: 'Adds and takes away ones, or tens and ones, inside the ten.',
     to: 100,
     marks: {
       own: 'For 42 and 6 says 48 without counting from one.',

@@ -7,13 +7,13 @@ export const facts = ladder('facts', 'Multiply and divide', [
     'Skip counts to it.',
     'Adds the two numbers.',
   ]),
-  rung('x3-4', 'times 3, 4', 48, 'Knows the facts of 3 and 4.', [
+  rung('x3-4', 'times 3, 4, 8', 96, 'Knows the facts of 3, 4 and 8.', [
     'Says 6 × 4 is 24.',
     'Doubles twice with help.',
     'Counts by ones.',
   ]),
-  rung('x6-9', 'times 6 to 9', 100, 'Knows the facts of 6 to 9.', [
-    'Says 7 × 8 is 56.',
+  rung('x6-9', 'times 6, 7, 9', 100, 'Knows the facts of 6, 7 and 9.', [
+    'Says 7 × 9 is 63.',
     'Starts from a fact close by.',
     'Guesses.',
   ]),

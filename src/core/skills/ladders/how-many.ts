@@ -1,4 +1,4 @@
-import { ladder } from './strand'
+import { between, ladder, rung } from './strand'
 
 /** Saying and making an amount. Order: common practice, no source. */
 export const howMany = ladder('how-many', 'How many', [
@@ -13,6 +13,20 @@ export const howMany = ladder('how-many', 'How many', [
       notYet: 'Skips or counts one twice, or does not stop.',
     },
   },
+  between(
+    rung('count-set-10', 'count a set', 10, 'Counts a set to 10 and says the last number for how many.', [
+      'Counts seven, asked how many says “seven”.',
+      'Says the last number after “so how many?”.',
+      'Counts again when asked how many.',
+    ]),
+  ),
+  between(
+    rung('see-5', 'see to 5', 5, 'Sees dice and finger patterns to 5 without counting.', [
+      'Says “four” at a glance.',
+      'Sees two and counts the rest.',
+      'Counts each dot.',
+    ]),
+  ),
   {
     id: 'count-out-10',
     short: 'count out 10',

@@ -1,4 +1,4 @@
-import { ladder, rung } from './strand'
+import { between, ladder, rung } from './strand'
 
 /** Comparing numbers and putting them in order. Order of steps: common practice, no source. */
 export const order = ladder('order', 'Compare and order', [
@@ -23,6 +23,13 @@ export const order = ladder('order', 'Compare and order', [
     'Counts from one to find it.',
     'Says one more for one less.',
   ]),
+  between(
+    rung('order-10', 'order to 10', 10, 'Puts numbers to 10 in order.', [
+      'Lays 3, 5, 8, 9 in order.',
+      'Orders with a number line.',
+      'Lays them as they came.',
+    ]),
+  ),
   rung('order-20', 'order to 20', 20, 'Puts numbers to 20 in order and finds their neighbours.', [
     'Lays 9, 12, 15, 18 in order.',
     'Orders with a number line.',

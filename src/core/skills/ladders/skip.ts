@@ -43,15 +43,17 @@ export const skipTwos = ladder('skip-twos', 'Count in twos', [
 ])
 
 /** Counting in other numbers. */
-export const skipMore = ladder('skip-more', 'Count in threes, fours, sevens', [
-  rung('threes-fours', 'threes and fours', 48, 'Counts in threes and in fours.', [
+export const skipMore = ladder('skip-more', 'Count in threes to nines', [
+  rung('threes-fours', 'threes, fours, eights', 96, 'Counts in threes, in fours and in eights.', [
     'Says three, six, nine, twelve.',
     'Counts up in between.',
     'Mixes the two.',
   ]),
-  rung('sevens', 'sevens', 100, 'Counts in sevens and knows their multiples.', [
-    'Says seven, fourteen, twenty-one.',
-    'Adds seven each time on paper.',
-    'Guesses.',
-  ]),
+  rung(
+    'sevens',
+    'sixes, sevens, nines',
+    108,
+    'Counts in sixes, sevens and nines and knows their multiples.',
+    ['Says seven, fourteen, twenty-one.', 'Adds seven each time on paper.', 'Guesses.'],
+  ),
 ])

@@ -40,20 +40,37 @@ export type StrandId = (typeof strandIds)[number]
 /** Logits between neighbouring steps. */
 const stepSpacing = 1.5
 
-type Rung = Omit<Step, 'difficulty' | 'range'> & { to: number; from?: number }
+type Rung = Omit<Step, 'difficulty' | 'range'> & { to: number; from?: number; between?: true }
 
-/** Lays rungs on the strand's scale, the first at zero. */
+/**
+ * Lays rungs on the strand's scale, the first at zero. One that was put in later stands halfway between its
+ * neighbours, so that what is believed of children on the others stays as it is; of two in one gap at thirds.
+ */
 export function ladder(id: StrandId, title: string, rungs: readonly Rung[]): Strand {
   return {
     id,
     title,
-    steps: rungs.map(({ from = 0, to, ...rung }, index) => ({
+    steps: rungs.map(({ from = 0, to, between: _between, ...rung }, index) => ({
       ...rung,
       range: { from, to },
-      difficulty: index * stepSpacing,
+      difficulty: placeOnScale(rungs, index) * stepSpacing,
     })),
   }
 }
+
+/** In spacings above the first rung. */
+function placeOnScale(rungs: readonly Rung[], index: number): number {
+  const steady = rungs.slice(0, index).filter(({ between }) => !between).length
+  if (!rungs[index].between) return steady
+  let first = index
+  while (rungs[first - 1]?.between) first--
+  let last = index
+  while (rungs[last + 1]?.between) last++
+  return steady - 1 + (index - first + 1) / (last - first + 2)
+}
+
+/** The same put in later between two others. */
+export const between = (rung: Rung): Rung => ({ ...rung, between: true })
 
 /** A rung in one line: the marks are what *own*, *help* and *not yet* look like. */
 export const rung = (

@@ -17,4 +17,9 @@ export const time = ladder('time', 'Time', [
     'Tells past from to with help.',
     'Reads quarter to as quarter past.',
   ]),
+  rung('five-minutes', 'five minutes', 12, 'Reads and sets the clock to five minutes.', [
+    'Sets twenty-five past three.',
+    'Counts round in fives with help.',
+    'Reads the long hand as hours.',
+  ]),
 ])

@@ -95,6 +95,7 @@ export const buoyBowl = defineGame({
   players: { min: 1, max: 6, typical: 3 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: ({ hidden }) => (hidden ? ['missing'] : ['count']),
   variants: (params) => fewer(params, 'throws', 'fewer-rounds', 4),
   table,
   materials: ({ pins, hidden, record }) => [

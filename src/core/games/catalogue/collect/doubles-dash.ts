@@ -109,6 +109,7 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   players: { min: 1, max: 2, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  marked: () => ({ strand: 'add', step: 'doubles-20' }),
   setup: (params, players) => ({
     params,
     players,

@@ -72,6 +72,7 @@ export const fullNets = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: () => ['count'],
   variants: ({ high, order }) =>
     [10, 5]
       .filter((fewer) => fewer < high)

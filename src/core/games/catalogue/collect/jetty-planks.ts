@@ -112,6 +112,7 @@ export const jettyPlanks = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'race',
+  focus: () => ['say'],
   variants: (params) =>
     params.blanks > 1 ? [{ change: 'fewer-blanks', amount: 1, params: { ...params, blanks: 1 } }] : [],
   table,

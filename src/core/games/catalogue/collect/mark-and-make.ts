@@ -67,6 +67,7 @@ export const markAndMake = defineGame({
   players: { min: 1, max: 6, typical: 1 },
   goes: 'parallel',
   interaction: 'shared',
+  focus: () => ['count'],
   variants: (params) => [
     ...shorterBy(params.high - params.low + 1, 3).map((count) => ({
       change: 'fewer-cards' as const,

@@ -90,6 +90,7 @@ export const pebbleCount = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: () => ['count'],
   variants: (params) => [
     ...shorterBy(params.goes ?? 0, 2).map((goes) => ({
       change: 'fewer-rounds' as const,

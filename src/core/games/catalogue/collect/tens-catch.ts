@@ -220,6 +220,7 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
   players: { min: 1, max: 4, typical: 1 },
   goes: 'parallel',
   interaction: 'shared',
+  marked: ({ target }) => (target === 20 ? { strand: 'add', step: 'make-ten-20' } : null),
   setup: (params, players) => ({
     params,
     players,

@@ -216,6 +216,10 @@ export const towerBay = defineGame<Params, State, Move, View>({
   ],
   players: { min: 1, max: 4, typical: 3 },
   interaction: 'shared',
+  focus: () => ['count'],
+  // Totals above ten come rarely.
+  marked: ({ source }) =>
+    source.kind === 'dice' && source.count > 1 ? { strand: 'how-many', step: 'count-out-10' } : null,
   contested: ({ score }) => score === 'own-colours',
   goes: 'alternate',
   setup,

@@ -103,6 +103,7 @@ export const tradeUp = defineGame({
   players: { min: 1, max: 4, typical: 3 },
   goes: 'alternate',
   interaction: 'race',
+  marked: () => ({ strand: 'place', step: 'trade-ten' }),
   variants(params): Variant<Params>[] {
     const shorter = range(2, params.tens - 1)
       .slice(-2)

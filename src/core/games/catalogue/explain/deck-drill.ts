@@ -102,6 +102,7 @@ export const deckDrill = defineGame({
   players: { min: 2, max: 34, typical: 8 },
   goes: 'call',
   interaction: 'shared',
+  focus: ({ ask }) => (ask === 'number' ? ['count'] : ask === 'sum' ? ['add'] : ['subtract']),
   variants: (params) => [
     ...fewer(params, 'calls', 'fewer-rounds', 4),
     ...(params.action !== 'clap'

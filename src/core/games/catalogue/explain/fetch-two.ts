@@ -102,6 +102,7 @@ export const fetchTwo = defineGame({
   players: { min: 1, max: 6, typical: 4 },
   goes: 'parallel',
   interaction: 'shared',
+  focus: ({ sentences }) => (sentences === 4 ? ['subtract'] : ['add']),
   variants: (params) => [
     ...fewer(params, 'rounds', 'fewer-rounds', 1),
     ...(params.sentences === 4

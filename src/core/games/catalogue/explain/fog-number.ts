@@ -157,6 +157,7 @@ export const fogNumber = defineGame<Params, State, number, View>({
   players: { min: 2, max: 6, typical: 4 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: ({ fact }) => (fact === 'double' ? ['add'] : fact === 'tens-and-ones' ? ['tens'] : ['compare']),
   setup: (params, players) => ({
     params,
     players,

@@ -76,6 +76,7 @@ export const frameUp = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: ({ more }) => (more ? ['missing'] : ['see']),
   variants: (params) => [
     ...shorterBy(turned(params), 4).map((turn) => ({
       change: 'fewer-cards' as const,

@@ -89,6 +89,12 @@ export const hiddenCorner = defineGame({
   players: { min: 2, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  marked: ({ op, cover, high }) =>
+    cover === 'part' || high < 10
+      ? null
+      : op === 'add'
+        ? { strand: 'add', step: 'make-ten-20' }
+        : { strand: 'facts', step: 'x3-4' },
   figures: (params) => ({ cards: triangles(params).length }),
   variants: (params) => [
     ...shorterBy(turned(params), 4).map((turn) => ({

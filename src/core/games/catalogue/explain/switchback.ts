@@ -128,6 +128,7 @@ export const switchback = defineGame<Params, State, 'say', null>({
   players: { min: 2, max: 34, typical: 6 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: () => ['skip'],
   setup: (params, players) => ({
     params,
     players,

@@ -124,6 +124,7 @@ export const teamBoard = defineGame<Params, State, number, View>({
   players: { min: 2, max: 6, typical: 3 },
   goes: 'alternate',
   interaction: 'contest',
+  marked: ({ columns }) => (columns.includes('make-ten') ? { strand: 'add', step: 'make-ten-20' } : null),
   setup: (params, players) => ({
     params,
     players,

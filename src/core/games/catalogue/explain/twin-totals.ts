@@ -215,6 +215,7 @@ export const twinTotals = defineGame<Params, State, number, View>({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'contest',
+  marked: ({ to }) => (to === 6 ? { strand: 'add', step: 'count-all-5' } : null),
   setup: (params, players) => ({
     params,
     players,

@@ -76,6 +76,7 @@ export const twoHalves = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
+  focus: () => ['add'],
   variants: (params) => [
     ...fewer(params, 'count', 'fewer-cards', 4),
     ...(params.record ? [{ change: 'another-device' as const, params: { ...params, record: false } }] : []),

@@ -384,6 +384,7 @@ export const fiveFlags = defineGame<Params, State, number, View>({
   players: { min: 1, max: 6, typical: 4 },
   goes: 'call',
   interaction: 'contest',
+  marked: ({ rule }) => (rule === 'product' ? { strand: 'facts', step: 'x3-4' } : null),
   setup,
   roll(state, chance, sink) {
     const caller = state.passOn ? (state.caller + 1) % state.players : state.caller

@@ -216,6 +216,12 @@ export const perch = defineGame<Params, State, number, null>({
   players: { min: 2, max: 3, typical: 2 },
   goes: 'alternate',
   interaction: 'contest',
+  marked: ({ source: { kind } }) =>
+    kind === 'ten-more'
+      ? { strand: 'place', step: 'ten-and-some' }
+      : kind === 'doubles'
+        ? { strand: 'add', step: 'doubles-20' }
+        : null,
   setup: (params, players) => ({
     params,
     players,

@@ -137,6 +137,7 @@ export const biggerHaul = defineGame({
   players: { min: 2, max: 4, typical: 2 },
   goes: 'call',
   interaction: 'contest',
+  focus: ({ rule }) => (rule === 'total' ? ['add'] : rule === 'difference' ? ['subtract'] : ['neighbour']),
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
   table,
   materials: ({ high, show }) => [

@@ -86,6 +86,7 @@ export const moreOrLess = defineGame({
   players: { min: 2, max: 4, typical: 2 },
   goes: 'call',
   interaction: 'contest',
+  focus: () => ['compare'],
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
   table,
   materials: ({ high, spin, rounds }) => [

@@ -104,6 +104,14 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
   players: { min: 3, max: 34, typical: 8 },
   goes: 'call',
   interaction: 'shared',
+  focus: ({ cards }) =>
+    cards === 'sums'
+      ? ['add']
+      : cards === 'tens-pictures'
+        ? ['tens']
+        : cards === 'clocks'
+          ? ['clock']
+          : ['order'],
   setup: (params, players) => ({ params, players, turn: 0, ended: false, winner: null, cards: [], done: 0 }),
   roll({ params, players, turn, ended, winner, done }, chance, sink) {
     sink?.({ kind: 'called', player: 0, words: 'Line up without a word.' })

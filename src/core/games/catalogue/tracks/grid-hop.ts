@@ -183,6 +183,8 @@ export const gridHop = defineGame<Params, State, Move, View>({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'race',
+  marked: ({ finish, direction }) =>
+    finish === 'exact' && direction === 'up' ? { strand: 'add', step: 'tens-ones-100' } : null,
   setup: (params, players) => ({
     params,
     players,

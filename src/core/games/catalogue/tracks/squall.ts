@@ -99,6 +99,7 @@ export const squall = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'race',
+  marked: ({ length }) => (length > 20 ? { strand: 'add', step: 'count-on-20' } : null),
   variants,
   table,
   materials: ({ length, sectors, penalty }) => [
