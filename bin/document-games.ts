@@ -1,6 +1,13 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import { format, resolveConfig } from 'prettier'
 import { documented } from './core/document-games'
+import { gamesPage, levelsPage } from './core/document-levels'
 
-/** Writes the parameters of every game into docs/core-cli.md: `npm run document`. */
-const file = 'docs/core-cli.md'
-writeFileSync(file, documented(readFileSync(file, 'utf8')))
+/** Writes what the code knows of the games into docs: `npm run document`. */
+async function write(file: string, text: string) {
+  writeFileSync(file, await format(text, { ...(await resolveConfig(file)), parser: 'markdown' }))
+}
+
+await write('docs/core-cli.md', documented(readFileSync('docs/core-cli.md', 'utf8')))
+await write('docs/levels.md', levelsPage())
+await write('docs/games.md', gamesPage())

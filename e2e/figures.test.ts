@@ -54,7 +54,9 @@ test.each([
 ])('every figure on the page of %s, %s equals analyse', async (game, level, players, slotMinutes) => {
   // Where there is no exact figure a page plays 2000 games.
   const { set, minutes, practice, method } = analyse({ game, level, players, slotMinutes, games: 2000 })
-  await person.goTo(`${base}/games/${game}?level=${level}&players=${players}&slot=${slotMinutes}`)
+  await person.goTo(
+    `${base}/games/${game}?level=${level}&players=${players}&slot=${slotMinutes}&view=figures`,
+  )
   const finish = minutes.finishInSlot
   const heading =
     finish >= 0.995
@@ -83,7 +85,7 @@ test.each([
 })
 
 test('advice is tried before it is given: its page shows the figures it promised', async () => {
-  await person.goTo(`${base}/games/tower-bay?level=spinner-10&players=3&slot=4`)
+  await person.goTo(`${base}/games/tower-bay?level=spinner-10&players=3&slot=4&view=figures`)
   await person.press('Try it: Make it eight spaces')
   await person.find('//p[contains(.,"rules changed")]')
   await workedOut()
@@ -98,7 +100,7 @@ test('advice is tried before it is given: its page shows the figures it promised
 
 test('games played out in a worker agree with the exact figures, can be cancelled, and say that they are simulated', async () => {
   const { set } = analyse({ game: 'landfall', level: 'to-20-die', players: 2, slotMinutes: 3 })
-  await person.goTo(`${base}/games/landfall?level=to-20-die&players=2&slot=3`)
+  await person.goTo(`${base}/games/landfall?level=to-20-die&players=2&slot=3&view=figures`)
   await person.press('Play 20,000 games')
   await person.press('Cancel')
   await person.press('Play 20,000 games')
@@ -125,7 +127,7 @@ test('every game has a page, whatever kind of game it is, and the index filters 
   const { games } = core('games', {}) as { games: { id: string; title: string }[] }
   expect(games).toHaveLength(48)
   for (const { id, title } of games) {
-    await person.goTo(`${base}/games/${id}`)
+    await person.goTo(`${base}/games/${id}?view=figures`)
     await person.find(`//p[contains(@class,"kicker")][contains(.,"${title.replace(/[’'].*/, '')}")]`)
     expect(await workedOut()).toMatch(/facts in ten minutes/)
   }
@@ -140,10 +142,10 @@ test('every game has a page, whatever kind of game it is, and the index filters 
 })
 
 test('a level that does not exist shows one that does, changed rules that make no sense are refused in words', async () => {
-  await person.goTo(`${base}/games/landfall?level=to-the-moon&players=99&slot=abc`)
+  await person.goTo(`${base}/games/landfall?level=to-the-moon&players=99&slot=abc&view=figures`)
   await person.sees(/slot/)
   const rules = JSON.stringify({ start: 5, goal: 5, source: { kind: 'dice', count: 1 } })
-  await person.goTo(`${base}/games/landfall?level=to-10-die&rules=${encodeURIComponent(rules)}`)
+  await person.goTo(`${base}/games/landfall?level=to-10-die&rules=${encodeURIComponent(rules)}&view=figures`)
   await person.find('//*[@role="alert"][contains(.,"The goal is the start square.")]')
 })
 

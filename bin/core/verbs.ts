@@ -16,6 +16,7 @@ import { makePlan } from '@/core/planning/plan/plan'
 import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
 import { demonstration, play, slipsOf } from './play'
+import { tasks, texts } from './teaching'
 
 const groupModeSchema = z.object({ mode: z.enum(['similar', 'mixed']).default('similar') })
 
@@ -103,6 +104,8 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
 
   demonstrate: demonstration,
 
+  texts,
+  tasks,
   slips: slipsOf,
 
   partners: (input) => partnerRounds(partnersInputSchema.parse(input)),

@@ -181,6 +181,9 @@ function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter:
 /** Games played for a page where there is no exact figure; more are played in the browser. */
 const playedHere = 2000
 
+export const gameViews = ['play', 'teach', 'figures'] as const
+export type GameView = (typeof gameViews)[number]
+
 const gamePageSchema = classIdSchema.extend({
   gameId: gameIdSchema,
   levelId: z.string().optional(),
@@ -188,6 +191,8 @@ const gamePageSchema = classIdSchema.extend({
   params: z.unknown().optional(),
   players: z.number().int().min(1).max(34).optional(),
   slotMinutes: z.number().int().min(3).max(60).default(12),
+  /** What is looked at: how it is played, how it is taught, what it comes to. */
+  view: z.enum(gameViews).default('play').catch('play'),
 })
 
 export interface LevelRow {
@@ -208,7 +213,7 @@ export interface KnownFigures {
 /** One game at one level: what a slot of it comes to, as far as it is known by now. */
 export const gamePage = readingClass(
   gamePageSchema,
-  async (scope, { gameId, levelId, params, players, slotMinutes }) => {
+  async (scope, { gameId, levelId, params, players, slotMinutes, view }) => {
     const game = gameOf(gameId)
     const { children } = await groupsWithChildren(scope)
     const success = successAt(
@@ -227,12 +232,8 @@ export const gamePage = readingClass(
       ? { game: gameId, params: rules, players: setOf, slotMinutes, games: playedHere }
       : { game: gameId, level: level.id, players: setOf, slotMinutes, games: playedHere }
     const measure = levelMeasure(gameId, level.id)
-    const [figures, byChance, strain, advice] = await Promise.all([
-      soFar('analyse', input),
-      chosenByChance(game, input),
-      soFar('strain', input),
-      adviceFor(input, changed?.success ? null : measure),
-    ])
+    const figures =
+      view === 'figures' ? await figuresOf(game, input, changed?.success ? null : measure) : null
     // Two sets beside each other; of a whole-class game there is one.
     const forChildren = game.room.whole ? setOf : setOf * 2
     return {
@@ -240,7 +241,6 @@ export const gamePage = readingClass(
         id: gameId,
         title: game.title,
         summary: game.summary,
-        texts: { ...textsOf(gameId, rules) },
         players: game.players,
         room: game.room,
       },
@@ -252,16 +252,28 @@ export const gamePage = readingClass(
         title,
         children: children.filter((_, child) => best[child] === index).map(({ name }) => name),
       })),
+      view,
+      texts: textsOf(gameId, rules),
+      /** The rules as they are played. */
+      rules,
       input,
+      /** Worked out where they are looked at. */
       figures,
-      byChance,
-      strain: strain.state === 'done' ? strain.value : null,
-      advice,
       known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
   },
 )
+
+async function figuresOf(game: AnyGame, input: FiguresInput, measure: LevelMeasure | null) {
+  const [analysis, byChance, strain, advice] = await Promise.all([
+    soFar('analyse', input),
+    chosenByChance(game, input),
+    soFar('strain', input),
+    adviceFor(input, measure),
+  ])
+  return { analysis, byChance, strain: strain.state === 'done' ? strain.value : null, advice }
+}
 
 /** Mean goes where children choose by chance; null where there is nothing to choose, or the time ends the game. */
 async function chosenByChance(game: AnyGame, input: FiguresInput): Promise<number | null> {

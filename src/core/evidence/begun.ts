@@ -41,21 +41,22 @@ export interface Beginner {
   yearGroup: YearGroup
 }
 
-/** From this share of its items on a step is common at a level. */
-const common = 0.2
+/** Up to this share of its items may be beyond a child, all of them together. */
+const beyondAtMost = 0.2
 
 /**
- * Whether a level may be offered to a child: everything that is common there belongs to a strand the child has begun, or
- * to its year group or a lower one. A Reception child is not offered times tables because nothing says otherwise.
+ * Whether a level may be offered to a child: nearly all that is met there belongs to a strand the child has begun, or
+ * to its year group or a lower one. A Reception child is not offered times tables because nothing says otherwise, nor
+ * a level where much that is too hard comes in small shares.
  */
 export const mayOffer = (steps: readonly ProfileStep[], { followed, yearGroup }: Beginner): boolean =>
   steps
-    .filter(({ share }) => share >= common)
-    .every(
+    .filter(
       ({ strand, step }) =>
-        followed.includes(strand) ||
-        yearGroups.indexOf(usualYearOf({ strand, step })) <= yearGroups.indexOf(yearGroup),
+        !followed.includes(strand) &&
+        yearGroups.indexOf(usualYearOf({ strand, step })) > yearGroups.indexOf(yearGroup),
     )
+    .reduce((sum, { share }) => sum + share, 0) < beyondAtMost
 
 /** A level may be offered to a group if it may be to at least half of it. */
 export const mayOfferToMost = (steps: readonly ProfileStep[], children: readonly Beginner[]): boolean =>

@@ -17,7 +17,7 @@ export const usualStep: Record<StrandId, Record<YearGroup, string>> = {
   'count-back': byYear('back-5 back-10 back-20 back-100 back-100'),
   numerals: byYear('numerals-10 numerals-20 numerals-100 numerals-120 numerals-1000'),
   'how-many': byYear('count-out-10 five-and-some count-out-20 tens-and-ones-100 tens-and-ones-100'),
-  order: byYear('more-5 one-more-10 order-20 order-100 order-1000'),
+  order: byYear('more-5 order-10 order-20 order-100 order-1000'),
   add: byYear('take-away-5 count-on-10 count-on-20 tens-ones-100 complement-100'),
   place: byYear('ten-and-some ten-and-some tens-ones ten-more-grid hundreds'),
   'skip-tens': byYear('tens-50 tens-50 tens-100 tens-100 tens-100'),

@@ -587,3 +587,5 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
 }
 
 export const moveIds = Object.keys(teachingMoves) as MoveId[]
+
+export const moveOf = (id: MoveId): TeachingMove => teachingMoves[id]

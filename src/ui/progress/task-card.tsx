@@ -7,6 +7,7 @@ import { stepOf, type StepPlace } from '@/core/skills'
 import { documents, statementsFor } from '@/core/skills/curricula'
 import { strategiesFor } from '@/core/skills/strategies'
 import { taskFor } from '@/core/skills/tasks'
+import { teachingFor } from '@/core/teaching/steps'
 import { MarkSign } from '../run/station-column'
 
 /** A task at the step the child works on: what to say, what lies there, what each mark looks like. */
@@ -14,6 +15,7 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
   const [turn, setTurn] = useState(0)
   const { say, do: needed } = taskFor(place, seededChance(seed + turn))
   const { marks } = stepOf(place)
+  const { table, oral, words } = teachingFor(place)
   const served = statementsFor(place)
   const listenFor = strategiesFor(place)
   return (
@@ -43,6 +45,24 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
           .
         </p>
       )}
+      <details className="small">
+        <summary>Ten minutes at your table</summary>
+        <p className="muted">
+          You need {table.need}. Words: {words.join(', ')}.
+        </p>
+        <ol>
+          {table.lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ol>
+        <p>
+          Say: “{table.say}” Look for: {table.lookFor}
+        </p>
+      </details>
+      <details className="small">
+        <summary>Two minutes on the carpet</summary>
+        <p>{oral}</p>
+      </details>
       <div className="task-foot">
         <Button variant="quiet" size="sm" onClick={() => setTurn(turn + 1)}>
           Other numbers

@@ -60,7 +60,7 @@ export const questionKinds = {
   doubles: {
     title: 'doubles to 20',
     strand: 'add',
-    step: 'count-on-20',
+    step: 'doubles-20',
     to: 20,
     ask: (chance) => {
       const number = chance.int(6, 10)
@@ -83,7 +83,11 @@ export const questionKinds = {
     strand: 'add',
     step: 'subtract-20',
     to: 20,
-    ask: (chance) => subtract(chance.int(11, 20), chance.int(2, 9)),
+    ask: (chance) => {
+      const whole = chance.int(11, 18)
+      // Through ten: inside the teens it is another step.
+      return subtract(whole, chance.int((whole % 10) + 1, 9))
+    },
   },
   'tens-and-ones': {
     title: 'tens and ones',
@@ -100,7 +104,7 @@ export const questionKinds = {
     strand: 'add',
     step: 'complement-100',
     to: 100,
-    ask: (chance) => missing(chance.int(1, 99), 100),
+    ask: (chance) => missing(10 * chance.int(0, 9) + chance.int(1, 9), 100),
   },
   'more-or-less-100': {
     title: 'which is more, to 100',
@@ -123,18 +127,18 @@ export const questionKinds = {
     ask: (chance) => multiply([2, 5, 10][chance.int(0, 2)], chance.int(1, 10)),
   },
   'times-3-4': {
-    title: 'times 3, 4',
+    title: 'times 3, 4, 8',
     strand: 'facts',
     step: 'x3-4',
-    to: 36,
-    ask: (chance) => multiply(chance.int(3, 4), [3, 4, 6, 7, 8, 9][chance.int(0, 5)]),
+    to: 72,
+    ask: (chance) => multiply([3, 4, 8][chance.int(0, 2)], [3, 4, 6, 7, 8, 9][chance.int(0, 5)]),
   },
   'times-6-9': {
-    title: 'times 6 to 9',
+    title: 'times 6, 7, 9',
     strand: 'facts',
     step: 'x6-9',
     to: 81,
-    ask: (chance) => multiply(chance.int(6, 9), chance.int(6, 9)),
+    ask: (chance) => multiply([6, 7, 9][chance.int(0, 2)], [6, 7, 9][chance.int(0, 2)]),
   },
   factors: {
     title: 'missing factor',

@@ -4,7 +4,7 @@ import type { Params } from './trade-up'
 
 export const tradeUpTexts = (params: Params): LevelTexts => {
   const { tens, dice, backwards } = params
-  const two = dice === 1 ? 'the die' : dice === 2 ? 'two dice and add' : 'three dice and add'
+  const two = dice === 1 ? 'the die' : dice === 2 ? 'two dice, add,' : 'three dice, add,'
   return backwards
     ? {
         setUp: `${dice === 1 ? 'A die' : dice === 2 ? 'Two dice' : 'Three dice'}, a mat for each child with ${tens} tens on it, ones in the middle.`,

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { gameIdSchema, gameOf } from '@/core/games'
-import { gamePage } from '@/server/games'
+import { gamePage, type GameView } from '@/server/games'
 import { GamePage } from '@/ui/games/game-page'
 import { load } from '../../../../../load'
 import { only, wholeFrom, type Query } from '../../query'
@@ -18,7 +18,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function GameRoute({ params, searchParams }: Props) {
   const { classId, gameId } = await params
-  const { level, players, slot, rules } = await searchParams
+  const { level, players, slot, rules, view } = await searchParams
   const page = await load(gamePage, {
     classId,
     gameId,
@@ -26,6 +26,8 @@ export default async function GameRoute({ params, searchParams }: Props) {
     players: wholeFrom(only(players), 1, 34),
     slotMinutes: wholeFrom(only(slot), 3, 60),
     params: parsed(only(rules)),
+    // What no such view is opens the first.
+    view: only(view) as GameView | undefined,
   })
   return <GamePage classId={classId} page={page} stopWaiting={stopWaitingAction} />
 }

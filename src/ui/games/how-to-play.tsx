@@ -1,0 +1,58 @@
+import Link from 'next/link'
+import { gameOf } from '@/core/games'
+import { pictureOf } from '@/core/games/playing/showing'
+import type { gamePage } from '@/server/games'
+import { Board } from '../board/board'
+import { GestureSign } from './gesture-sign'
+
+type Page = Awaited<ReturnType<typeof gamePage>>
+
+/** The table after a few goes, and what an adult does and says to begin: enough to run it from this page alone. */
+export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
+  const { game, level, texts, rules, materials } = page
+  const { layout, scene } = pictureOf(gameOf(game.id), rules)
+  return (
+    <>
+      <div className="figures how-to">
+        <div className="game-table">
+          <Board layout={layout} scene={scene} name={`${game.title}, ${level.title}`} />
+        </div>
+        <dl className="set-up">
+          <dt>Set up</dt>
+          <dd>{texts.setUp}</dd>
+          <dt>Start</dt>
+          <dd>{texts.start}</dd>
+          <dt>End</dt>
+          <dd>{texts.end}</dd>
+        </dl>
+        <h2 className="section">Rules</h2>
+        <ol className="rules">
+          {texts.rules.map((rule) => (
+            <li key={rule}>{rule}</li>
+          ))}
+        </ol>
+        {texts.cautions.map((caution) => (
+          <p key={caution} className="caution">
+            {caution} Follow your school’s own risk assessment.
+          </p>
+        ))}
+      </div>
+      <div className="game-side">
+        <h2 className="section">What children do</h2>
+        <ol className="child-steps">
+          {texts.steps.map(([gesture, words]) => (
+            <li key={words}>
+              <GestureSign gesture={gesture} />
+              <span>{words}</span>
+            </li>
+          ))}
+        </ol>
+        <h2 className="section">For {materials.children} children</h2>
+        <p className="small">{materials.needs.map(({ count, item }) => `${count} × ${item}`).join(', ')}</p>
+        <p className="small">
+          <Link href={`/c/${classId}/train/${game.id}?level=${level.id}`}>Practise marking it</Link>
+        </p>
+      </div>
+    </>
+  )
+}
