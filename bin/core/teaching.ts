@@ -34,11 +34,11 @@ export function writtenOut(game: AnyGame, params: unknown) {
   return {
     ...rest,
     steps: steps.map(([gesture, words]) => ({ gesture, words })),
-    misconceptions: misconceptions.map(({ seen, ask, move }) => ({
+    misconceptions: misconceptions.map(({ seen, ask, move, slip = move }) => ({
       seen,
       ask,
       move: teachingMoves[move],
-      ...((slipReasons as readonly string[]).includes(move) ? { slip: move } : {}),
+      ...((slipReasons as readonly string[]).includes(slip) ? { slip } : {}),
     })),
     markedStep: { strand, step },
   }

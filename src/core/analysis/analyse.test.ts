@@ -260,3 +260,18 @@ test('a track go with one die comes to about 13 s, with its sentence to about 25
     ),
   ).toEqual({ seconds: 6, active: 0, dead: true })
 })
+
+test('a go takes as long as narrated: 22 to 26 s on a track with its sentence written, 45 to 50 s with jumps', () => {
+  // Common practice, no source.
+  const perGo = (input: object) => {
+    const { set, minutes } = analyse(analyseInputSchema.parse(input))
+    return (60 * minutes!.mean) / set!.goes!.mean
+  }
+  const track = { start: 0, goal: 20, source: { kind: 'dice', count: 1 }, record: true }
+  const written = perGo({ game: 'landfall', params: track, players: 2 })
+  expect(written).toBeGreaterThan(19)
+  expect(written).toBeLessThan(26)
+  const jumps = perGo({ game: 'five-flags', level: 'jumps', players: 4, games: 200 })
+  expect(jumps).toBeGreaterThan(42)
+  expect(jumps).toBeLessThan(52)
+})

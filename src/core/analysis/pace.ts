@@ -23,6 +23,12 @@ export const paceSchema = z.object({
   sentence: seconds(12),
   drawing: seconds(15),
   jump: seconds(1.2),
+  /**
+   * Once a go for which children leave the table: getting up, finding room, waiting for the last one, settling again. The
+   * other parts add up to some 21 s, narrated practice says 45 to 50 (common practice, no source): this is what is
+   * between them.
+   */
+  settle: seconds(25),
   explain: seconds(6),
   handOver: seconds(2),
   /** All times longer (above 1) or shorter: learned from a class's finished games. */
@@ -52,6 +58,7 @@ export class GoClock {
   private common = 0
   private passing = 0
   private waited = 0
+  private moved = false
   private own: number[]
   private readonly actors: number
 
@@ -78,6 +85,12 @@ export class GoClock {
         return
       case 'waited':
         this.waited++
+        break
+      case 'jumped':
+        if (event.away && !this.moved) {
+          this.common += this.pace.settle
+          this.moved = true
+        }
     }
     const actor = this.actors > 1 ? (event.player ?? 0) : 0
     this.own[actor] += partOf(event, this.pace)
@@ -94,6 +107,7 @@ export class GoClock {
       this.own[actor] = 0
     }
     this.common = this.passing = this.waited = 0
+    this.moved = false
     const dead = waited === actors
     return {
       seconds: Math.max(1, Math.round((common + slowest + passing) * pace.factor)),

@@ -172,7 +172,7 @@ test('a misconception with a slip leaves that wrong answer at its level', () => 
   const faults = faultsOf(({ game, params, texts }) => {
     const reasons = new Set(asked(game, params).flatMap((item) => slips(item).map(({ reason }) => reason)))
     return texts.misconceptions
-      .map(({ move }) => move)
+      .map(({ move, slip = move }) => slip)
       .filter((move) => isSlip(move) && !reasons.has(move))
       .map((move) => `no wrong answer by ${move}`)
   })

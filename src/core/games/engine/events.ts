@@ -32,7 +32,13 @@ export const gameEventSchema = z.discriminatedUnion('kind', [
   /** A token sent back to its owner. */
   z.object({ kind: z.literal('sent-back'), player: z.number(), space: z.number() }),
   /** Jumps, hops, claps or steps. */
-  z.object({ kind: z.literal('jumped'), player, times: z.number() }),
+  z.object({
+    kind: z.literal('jumped'),
+    player,
+    times: z.number(),
+    /** They leave the table for it, and come back. */
+    away: z.literal(true).optional(),
+  }),
   z.object({ kind: z.literal('explained'), player }),
   /** The child judged that nothing can be done: a dead go. */
   z.object({ kind: z.literal('waited'), player }),

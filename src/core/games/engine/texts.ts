@@ -1,3 +1,4 @@
+import type { SlipReason } from '../../skills'
 import type { MoveId } from '../../teaching/moves'
 import type { Numbers } from './source'
 
@@ -28,6 +29,8 @@ export interface Misconception {
   /** A question that does not give the method away. */
   ask: string
   move: MoveId
+  /** The wrong answer it leaves, where the move is not named after it. */
+  slip?: SlipReason
 }
 
 /** What an adult needs to run a level who has never seen it, and a child to play it alone. */

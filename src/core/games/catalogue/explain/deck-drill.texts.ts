@@ -39,7 +39,8 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
           ? {
               seen: 'Adds the numbers of a take-away card.',
               ask: 'Will it be more or fewer than the first number?',
-              move: 'added',
+              move: 'took-away',
+              slip: 'added',
             }
           : {
               seen: 'Counts both numbers from one.',

@@ -16,7 +16,7 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
         ? 'Roll the two dice'
         : device.use
   const [work, example, can] = {
-    total: ['Add the dots.', '4 and 3 is 7', 'I can add two dice.'],
+    total: ['', '4 and 3 is 7', 'I can add two dice.'],
     'minus-two': [
       'Add the dots and take two away.',
       '4 and 3 is 7, take away 2 is 5',
@@ -50,7 +50,7 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
       caller === 'all' ? ['check', `${size} in a line? Say so.`] : ['pass', 'Pass it on.'],
     ],
     rules: [
-      `${use}. ${work} Say it: “${example}”.`,
+      `${use}. ${work}${work === '' ? '' : ' '}Say it: “${example}”.`,
       ...(movement === 'jumps'
         ? ['All jump that many times, at their own pace.']
         : movement === 'hops'
@@ -90,7 +90,8 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
           ? {
               seen: 'Adds the two numbers.',
               ask: 'How many more is 8 than 5?',
-              move: 'added',
+              move: 'took-away',
+              slip: 'added',
             }
           : rule === 'product'
             ? {
@@ -101,7 +102,8 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
             : {
                 seen: 'Adds instead of taking away.',
                 ask: 'Will the number be more or less than before?',
-                move: 'added',
+                move: 'took-away',
+                slip: 'added',
               },
       dice
         ? {

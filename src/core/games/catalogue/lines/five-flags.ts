@@ -250,7 +250,7 @@ function play(state: State, space: number | null, sink?: Sink): State {
     for (const item of worked(params, thrown))
       sink({ kind: 'answered', player, item, steps: 'b' in item ? item.b : number })
     const moving = params.movement !== 'none' && (space !== null || params.none === 'act-again')
-    if (moving) sink({ kind: 'jumped', player, times: Math.max(0, number) })
+    if (moving) sink({ kind: 'jumped', player, times: Math.max(0, number), away: true })
   }
   let now = marks
   let lined = state.lined
@@ -363,9 +363,9 @@ export const fiveFlags = defineGame<Params, State, number, View>({
   section: 'lines',
   params: paramsSchema,
   levels: [
-    level('take-two', 'total minus two', 12, { source: dice(2), rule: 'minus-two' }),
     level('two-dice', 'totals 2 to 12', 12, { source: dice(2) }),
     level('jumps', 'totals with jumps', 12, { source: dice(2), movement: 'jumps' }),
+    level('take-two', 'total minus two', 12, { source: dice(2), rule: 'minus-two' }),
     level('ten-minus', 'ten minus a card, four in line', 10, {
       source: cards(0, 10),
       rule: 'ten-minus',

@@ -75,7 +75,8 @@ export const perchTexts = (params: Params): LevelTexts => {
         difference: {
           seen: 'Adds the dice.',
           ask: 'How many more is one than the other?',
-          move: 'added' as const,
+          move: 'took-away' as const,
+          slip: 'added' as const,
         },
         'ten-more': {
           seen: 'Adds one for the ten.',

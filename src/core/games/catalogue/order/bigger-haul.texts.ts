@@ -10,7 +10,7 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
   return {
     setUp: `${cards[0].toUpperCase()}${cards.slice(1)}, shuffled face down.`,
     start: 'Nobody has any cards yet.',
-    end: `Done after ${rounds} rounds. Most cards wins.`,
+    end: `Done after ${rounds} rounds. Whoever has most wins.`,
     steps: [
       ['turn', each],
       [
@@ -22,7 +22,7 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
             : 'Add. Say the total.',
       ],
       ['look', rule === 'difference' ? 'Whose is smaller?' : 'Whose is more?'],
-      ['check', 'Take the cards.'],
+      ['check', 'Take them all.'],
     ],
     rules: one
       ? [
@@ -63,7 +63,14 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
           },
         ]
       : rule === 'difference'
-        ? [{ seen: 'Adds the two cards.', ask: 'How many more is this one than that one?', move: 'added' }]
+        ? [
+            {
+              seen: 'Adds the two cards.',
+              ask: 'How many more is this one than that one?',
+              move: 'took-away',
+              slip: 'added',
+            },
+          ]
         : [
             {
               seen: 'Compares only the largest cards.',

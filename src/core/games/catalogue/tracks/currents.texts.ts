@@ -35,6 +35,7 @@ export const currentsTexts = (params: Params): LevelTexts => {
         seen: 'Counts on when the table says back.',
         ask: 'Will your number get bigger or smaller?',
         move: 'took-away',
+        slip: 'added',
       },
       {
         seen: 'Counts the square stood on when going back.',

@@ -57,7 +57,8 @@ export const landfallTexts = (params: Params): LevelTexts => {
         ? {
             seen: 'Counts on when the track goes down.',
             ask: 'Will your number get bigger or smaller?',
-            move: 'added',
+            move: 'took-away',
+            slip: 'added',
           }
         : {
             seen: 'Starts again from the first square every go.',

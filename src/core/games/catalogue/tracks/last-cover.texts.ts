@@ -40,7 +40,8 @@ export const lastCoverTexts = (params: Params): LevelTexts => {
         : {
             seen: 'Adds the numbers of a taking-away sum.',
             ask: 'Will there be more or fewer at the end?',
-            move: 'added',
+            move: 'took-away',
+            slip: 'added',
           },
       {
         seen: add ? 'Is one short when counting on.' : 'Is one out when counting back.',

@@ -150,8 +150,8 @@ export const lastCover = defineGame<Params, State, number, View>({
   params: paramsSchema,
   levels: [
     level('within-5', 'taking away within 5', { to: 5 }),
-    level('within-10', 'taking away within 10', { to: 10 }),
     level('add-10', 'adding within 10', { to: 10, op: 'add' }),
+    level('within-10', 'taking away within 10', { to: 10 }),
     level('teens', 'teens minus ones', { to: 19, teens: true }),
     level('within-20', 'taking away within 20', { to: 20, squares: 24 }),
   ],
