@@ -21,10 +21,10 @@ export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
   return (
     <section className="task-card" aria-label="A task to try">
       <h2 className="section">A task to try</h2>
-      {needed && <p className="muted small">{needed}</p>}
-      <p className="task-say" role="status">
-        “{say}”
-      </p>
+      <div className="task" role="status">
+        {needed && <p className="muted small">{needed}</p>}
+        <p className="task-say">“{say}”</p>
+      </div>
       <ul className="rows small">
         {(['own', 'help', 'notYet'] as const).map((judged) => (
           <li key={judged}>
