@@ -72,7 +72,7 @@ test('groups: a child that stays is where it was when they are made anew', async
   const moves = await person.all('.groups-side .btn-quiet')
   await moves.at(-1)!.click()
   const lane = await laneOf('Ama')
-  await (await person.find('//label[contains(.,"when groups are made anew")]')).click()
+  await (await person.find('//label[contains(.,"when groups are made again")]')).click()
   await clean()
   await person.press('Done')
   await person.choose('Groups', '3')
@@ -97,7 +97,7 @@ test('a child who needs an adult near is grouped where one is, and that group is
   await person.press('Save')
   await person.waitFor(async () => (await person.all('.offcanvas')).length === 0, 'the sheet to close')
   await person.goTo(`${base}/groups`)
-  await person.press('Make anew')
+  await person.press('Make again')
   await person.button('Use these groups')
   const lane = await laneOf('Bruno')
   const near = await person.find(`//input[@aria-label="${lane}: adult near"]`)
@@ -147,7 +147,7 @@ test('plan: a group moved by hand stays; a gap is filled by the planner and says
   await clean()
   await person.press('Fill gaps')
   await person.waitFor(async () => !/gap/.test(await person.heading()), 'the gaps to be filled')
-  await person.press('Plan anew')
+  await person.press('Plan again')
   await person.button('Ready')
   const chosen = await person.driver.executeScript<string>(
     'const s = document.querySelector(`select[aria-label="${arguments[0]}: station"]`); return s.selectedOptions[0].text',

@@ -136,7 +136,7 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
     why === 'finishes'
       ? `Finishes ${inHundred(after.finishInSlot ?? 0)} times in 100 instead of ${inHundred(before.finishInSlot ?? 0)}.`
       : why === 'less-dead'
-        ? `${inHundred(before.deadShare)} in 100 goes are spent waiting; then ${inHundred(after.deadShare) === '0' ? 'none' : inHundred(after.deadShare)}. ${shorter(before.goes, after.goes)}`
+        ? `In ${inHundred(before.deadShare)} of 100 goes a child can only wait; then in ${inHundred(after.deadShare) === '0' ? 'none' : inHundred(after.deadShare)}. ${shorter(before.goes, after.goes)}`
         : `A child waits ${inHundred(after.waitingShare)} % of the time instead of ${inHundred(before.waitingShare)} %.`
   return { heading, found }
 }

@@ -65,7 +65,9 @@ export function ClassPage(props: Props) {
               ? 'No children yet'
               : `${many(rows.length, 'child', 'children')}, ${worthALook === 0 ? 'all seen lately' : `${worthALook} worth a look`}`}
           </h1>
-          <p>The dot is the step worked on, the band how sure that is. Choose to place.</p>
+          <p>
+            The dot is the step each child is working on, the band how sure we are. Select one to change it.
+          </p>
         </div>
         <Button variant="quiet" onClick={() => setSheet('style')}>
           House style

@@ -44,8 +44,8 @@ export function HouseStyleSheet({
   return (
     <SideSheet title="House style" onClose={onClose}>
       <p className="muted small">
-        Nothing that was recorded changes; what is suggested from now on does. Groups that stand keep their
-        way until you make others.
+        Nothing that was recorded changes; what is suggested from now on does. Your groups stay as they are
+        until you make new ones.
       </p>
       <Problems problems={problems} />
       <Choice

@@ -59,7 +59,7 @@ export function PlaceSheet({
     setEdited(edited.map((placed) => (placed.strand === strand ? { ...placed, ...part } : placed)))
 
   return (
-    <SideSheet title={`Where does ${row.name} work?`} onClose={onClose}>
+    <SideSheet title={`Which step is ${row.name} working on?`} onClose={onClose}>
       <p className="muted small">What was seen since counts on top of this; it is never lost.</p>
       <Problems problems={problems} />
       {edited.map((placed) => {

@@ -58,7 +58,7 @@ export function SimulationPanel({ input }: { input: FiguresInput }) {
                   {oneDecimal(result.goes.mean)} goes (± {result.goes.halfWidth.toFixed(2)}),{' '}
                 </>
               )}
-              {inHundred(result.deadShare.value)} in 100 dead (±{' '}
+              {inHundred(result.deadShare.value)} in 100 goes waiting (±{' '}
               {(100 * result.deadShare.halfWidth).toFixed(1)})
               {result.finishInSlot && (
                 <>

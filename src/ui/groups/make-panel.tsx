@@ -113,7 +113,7 @@ export function MakePanel({
       </div>
       {mode !== 'hand' && (
         <Button variant="quiet" size="sm" disabled={busy} onClick={() => onChange({})}>
-          Make anew
+          Make again
         </Button>
       )}
     </div>

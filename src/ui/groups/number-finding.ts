@@ -9,7 +9,7 @@ import type { CurvePoint } from './use-number-curve'
 export function numberFinding(points: readonly CurvePoint[], now: number, anew: number): string {
   const here = points.find(({ groups }) => groups === now)
   if (here && anew > here.fitting)
-    return `Made anew, ${spelled(now)} ${now === 1 ? 'group brings' : 'groups bring'} ${spelled(anew - here.fitting)} more in`
+    return `Made again, ${spelled(now)} ${now === 1 ? 'group brings' : 'groups bring'} ${spelled(anew - here.fitting)} more in`
   const fewer = points.find(({ groups, fitting }) => groups < now && fitting >= (here?.fitting ?? Infinity))
   if (fewer)
     return `${spelledAtStart(fewer.groups)} ${fewer.groups === 1 ? 'group fits' : 'groups fit'} as well as ${spelled(now)}`

@@ -27,7 +27,7 @@ export function SelectedChild({
   successIn: (group: Group) => number
   /** The group it is in; null: in none yet. */
   own: Group | null
-  /** Stays in the group when groups are made anew. */
+  /** Stays in the group when groups are made again. */
   locked: boolean
   /** The child's own range in mixed groups, which goes along wherever it moves. */
   range?: string
@@ -58,7 +58,7 @@ export function SelectedChild({
         <Form.Check
           id="stays-here"
           className="small"
-          label={`Stays in ${groupNames[own.pennant]} when groups are made anew`}
+          label={`Stays in ${groupNames[own.pennant]} when groups are made again`}
           checked={locked}
           onChange={({ target }) => onLock(target.checked)}
         />

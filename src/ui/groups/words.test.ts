@@ -58,7 +58,7 @@ describe('what the curve against the number of groups shows', () => {
     expect(numberFinding(points, 3, 20)).toBe('Four groups would bring two more in'))
   test('neither', () => expect(numberFinding(points, 4, 22)).toBe('More groups would not fit better'))
   test('groups made anew that would fit better come first', () =>
-    expect(numberFinding(points, 3, 21)).toBe('Made anew, three groups bring one more in'))
+    expect(numberFinding(points, 3, 21)).toBe('Made again, three groups bring one more in'))
   test('one group is one', () =>
     expect(
       numberFinding(

@@ -225,7 +225,7 @@ export function PlanEditor({
                 disabled={busy}
                 onClick={() => fill(plan.cells.filter(({ pinned }) => pinned))}
               >
-                Plan anew
+                Plan again
               </Button>
             )}
             {gaps > 0 ? (

@@ -84,7 +84,7 @@ function Cell({
             className="pin"
             aria-pressed={visit.pinned}
             aria-label={`${where}: keep here`}
-            title={visit.pinned ? 'Stays when the rest is planned anew' : 'Keep here'}
+            title={visit.pinned ? 'Stays when the rest is planned again' : 'Keep here'}
             onClick={() => onPin(at, !visit.pinned)}
           >
             <PinSign shut={visit.pinned} />
@@ -199,7 +199,7 @@ function conflictInWords(conflict: Conflict): string {
     case 'adult':
       return 'This game needs an adult there.'
     case 'adults':
-      return 'With the others more adults than there are.'
+      return 'This slot needs more adults than you have.'
     case 'places':
       return 'More children than the station takes.'
     case 'floor':
@@ -207,7 +207,7 @@ function conflictInWords(conflict: Conflict): string {
     case 'noise':
       return 'With the others too loud for one room.'
     case 'materials':
-      return 'With the others more than your shelf holds.'
+      return 'This slot needs more than your shelf holds.'
     case 'game-again':
       return 'Played within the last week.'
   }

@@ -2,7 +2,7 @@
 export const smallParts = 'Small parts: keep counters and dice away from children who mouth objects.'
 export const food = 'Food as counters: mind allergies and choking, and do not eat it.'
 export const movement =
-  'Jumping and hopping: clear floor, shoes on, own pace, a seated way for who needs or wants it.'
+  'Jumping and hopping: clear floor, shoes on, own pace, a seated version for anyone who wants it.'
 export const softBall = 'Soft ball only, rolled along the floor; nobody stands behind the pins.'
 export const walking = 'Walking, not running; nothing sharp, heavy or breakable on the list.'
 export const steps = 'Steps and stairs only with an adult present and a hand on the rail.'

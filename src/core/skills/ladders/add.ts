@@ -60,7 +60,7 @@ export const add = ladder('add', 'Add and subtract', [
   {
     id: 'count-on-10',
     short: 'count on to 10',
-    sentence: 'Keeps the first number in the head and counts on, to 10.',
+    sentence: 'Starts from the first number and counts on, to 10.',
     to: 10,
     marks: {
       own: 'For 6 and 3 says “seven, eight, nine”.',
@@ -85,7 +85,7 @@ export const add = ladder('add', 'Add and subtract', [
     sentence: 'Knows what goes with a number to make 10.',
     to: 10,
     marks: {
-      own: 'Says “four” to 6 without counting.',
+      own: 'For 6, says “four” at once.',
       help: 'Needs a ten frame to see it.',
       notYet: 'Counts from one, or guesses.',
     },

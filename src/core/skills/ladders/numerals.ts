@@ -7,7 +7,7 @@ export const numerals = ladder(
   [
     [5, 'Finds 4 at once.'],
     [10, 'Tells 6 from 9 and finds 8.'],
-    [20, 'Reads 12 and 20 rightly, not as 21 and 12.'],
+    [20, 'Reads 12 and 21, 13 and 30 without mixing them up.'],
     [100, 'Reads 37 and says what the 3 stands for.'],
     [120, 'Reads 108 and writes 112.'],
     [1000, 'Reads 406 and writes three hundred and sixty.'],

@@ -2,14 +2,14 @@ import { ladder, rung } from './strand'
 
 /** Repeating patterns. Order: common practice, no source. */
 export const pattern = ladder('pattern', 'Pattern', [
-  rung('pattern-ab', 'two by turns', 2, 'Copies and goes on with a pattern like red, blue.', [
+  rung('pattern-ab', 'AB pattern', 2, 'Copies and goes on with a pattern like red, blue.', [
     'Goes on six pieces and says what comes next.',
     'Goes on after a start.',
-    'Puts colours as they come.',
+    'Adds colours at random.',
   ]),
   rung('pattern-aab', 'two and one', 3, 'Copies and goes on with patterns like red, red, blue.', [
     'Keeps two and one through ten pieces.',
-    'Falls back to one and one, mends it.',
+    'Slips into AB, notices and corrects it.',
     'Loses the pattern at once.',
   ]),
   rung('pattern-abc', 'three by turns', 3, 'Copies and goes on with patterns of three.', [
