@@ -146,7 +146,7 @@ const makers: Record<string, Maker> = {
   'count-out-10': countOut(6, 10),
   'see-6': (chance) => ({
     op: 'see',
-    pattern: chance.int(0, 1) === 0 ? 'dice' : 'fingers',
+    pattern: (['dice', 'fingers', 'groups'] as const)[chance.int(0, 2)],
     answer: 6,
   }),
   'five-and-some': (chance) => ({ op: 'see', pattern: 'frame', answer: chance.int(6, 10) }),
@@ -161,11 +161,11 @@ const makers: Record<string, Maker> = {
   'one-more-10': neighbour(2, 9, 1),
   'order-10': ordering(0, 10, 4),
   'order-20': (chance) =>
-    chance.int(0, 1) === 0 ? ordering(5, 20, 4)(chance) : neighbour(11, 19, 1)(chance),
+    chance.int(0, 1) === 0 ? ordering(11, 20, 4)(chance) : neighbour(11, 19, 1)(chance),
   'order-100': (chance) =>
-    chance.int(0, 1) === 0 ? ordering(11, 100, 4)(chance) : neighbour(22, 98, 1)(chance),
+    chance.int(0, 1) === 0 ? ordering(21, 100, 4)(chance) : neighbour(22, 98, 1)(chance),
   'order-120': (chance) =>
-    chance.int(0, 1) === 0 ? ordering(90, 120, 4)(chance) : neighbour(101, 119, 1)(chance),
+    chance.int(0, 1) === 0 ? ordering(101, 120, 4)(chance) : neighbour(101, 119, 1)(chance),
   'order-1000': (chance) =>
     chance.int(0, 1) === 0 ? ordering(130, 999, 4)(chance) : neighbour(130, 998, 1)(chance),
   'count-all-5': adding(4, 5, 2),
