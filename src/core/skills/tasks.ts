@@ -101,7 +101,7 @@ const twoDigits =
   (crossing: boolean): Maker =>
   (chance) => {
     const ones = crossing ? chance.int(3, 8) : chance.int(1, 8)
-    const tens = 10 * chance.int(3, 7)
+    const tens = 10 * chance.int(3, 6)
     const others = 10 * (chance.int(0, 1) === 0 ? 0 : chance.int(1, 2))
     if (chance.int(0, 1) === 0) {
       const more = crossing ? chance.int(10 - ones, 9) : chance.int(1, 9 - ones)
