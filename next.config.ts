@@ -1,8 +1,8 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  // The database stays outside the bundle: PGlite ships WebAssembly and a worker, the lock a native part.
-  serverExternalPackages: ['@electric-sql/pglite', 'pg', 'fs-native-extensions'],
+  // The database stays outside the bundle: PGlite ships WebAssembly and a worker, the lock a native part; pdfkit reads its own files.
+  serverExternalPackages: ['@electric-sql/pglite', 'pg', 'fs-native-extensions', 'pdfkit'],
   poweredByHeader: false,
   sassOptions: {
     quietDeps: true,

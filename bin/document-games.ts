@@ -8,6 +8,6 @@ async function write(file: string, text: string) {
   writeFileSync(file, await format(text, { ...(await resolveConfig(file)), parser: 'markdown' }))
 }
 
-await write('docs/core-cli.md', documented(readFileSync('docs/core-cli.md', 'utf8')))
+writeFileSync('docs/core-cli.md', documented(readFileSync('docs/core-cli.md', 'utf8')))
 await write('docs/levels.md', levelsPage())
 await write('docs/games.md', gamesPage())

@@ -16,6 +16,7 @@ import {
   setLeft,
 } from '../src/server/classes'
 import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
+import { printGame } from '../src/server/print/game'
 import { questionsPage, showPage, stationPage, toolsPage, tryPage } from '../src/server/show'
 import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '../src/server/groups/groups'
 import { joinGroup } from '../src/server/groups/join'
@@ -97,6 +98,7 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['gamePage', gamePage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2, params: { start: 0, goal: 12 } })],
     ['showPage', showPage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2 })],
     ['tryPage', tryPage as Any, () => ({ classId, gameId: 'perch', levelId: 'two-dice' })],
+    ['printGame', printGame as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', children: 4, paper: 'A4' })],
     ['questionsPage', questionsPage as Any, () => ({ classId })],
     ['stationPage', stationPage as Any, () => ({ classId, visitId: visit.id, pupilId })],
     ['toolsPage', toolsPage as Any, () => ({ classId })],

@@ -28,7 +28,7 @@ export function texts(input: unknown) {
   return writtenOut(game, params)
 }
 
-export function writtenOut(game: AnyGame, params: unknown) {
+function writtenOut(game: AnyGame, params: unknown) {
   const { steps, misconceptions, ...rest } = textsOf(game.id, params)
   const { strand, step } = markedStep(measureLevel(game, params).marked)
   return {

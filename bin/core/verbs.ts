@@ -16,6 +16,7 @@ import { makePlan } from '@/core/planning/plan/plan'
 import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
 import { demonstration, play, slipsOf } from './play'
+import { print } from './print'
 import { tasks, texts } from './teaching'
 
 const groupModeSchema = z.object({ mode: z.enum(['similar', 'mixed']).default('similar') })
@@ -106,6 +107,7 @@ export const verbs: Record<string, (input: unknown) => unknown> = {
 
   texts,
   tasks,
+  print,
   slips: slipsOf,
 
   partners: (input) => partnerRounds(partnersInputSchema.parse(input)),

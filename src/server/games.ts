@@ -5,6 +5,7 @@ import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
+import { gamePages } from '@/core/printing/game-pages'
 import { strandIds } from '@/core/skills'
 import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
 import type { YearGroup } from '@/core/evidence/prior'
@@ -181,7 +182,7 @@ function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter:
 /** Games played for a page where there is no exact figure; more are played in the browser. */
 const playedHere = 2000
 
-export const gameViews = ['play', 'teach', 'figures'] as const
+const gameViews = ['play', 'teach', 'figures'] as const
 export type GameView = (typeof gameViews)[number]
 
 const gamePageSchema = classIdSchema.extend({
@@ -260,6 +261,7 @@ export const gamePage = readingClass(
       /** Worked out where they are looked at. */
       figures,
       known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
+      print: printOf(game, { title: level.title, params: rules }, forChildren),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
   },
@@ -302,6 +304,12 @@ export const stopWaiting = readingClass(
   classIdSchema.extend({ input: analyseInputSchema.in }),
   async (_scope, { input }) => stopAsking(input),
 )
+
+/** How many pages there are to print, and what can only be drawn by hand. */
+function printOf(game: AnyGame, level: { title: string; params: unknown }, children: number) {
+  const { pages, missing } = gamePages(game, level, children, 'A4')
+  return { pages: pages.length, missing }
+}
 
 function needsOf(gameId: string, params: unknown, children: number, setOf: number): Need[] {
   const game = gameOf(gameId)

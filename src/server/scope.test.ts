@@ -15,6 +15,7 @@ import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '.
 import { joinGroup } from './groups/join'
 import { harbourPage } from './harbour'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from './plan/plan'
+import { printGame } from './print/game'
 import { childPage, progressPage } from './progress'
 import { recordMark } from './marks/marks'
 import { markAbsent, runPage, tapClock } from './run'
@@ -73,6 +74,7 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     gamesPage: () => gamesPage(stranger, { classId }),
     gamePage: () => gamePage(stranger, { classId, gameId: 'landfall' }),
     showPage: () => showPage(stranger, { classId, gameId: 'landfall' }),
+    printGame: () => printGame(stranger, { classId, gameId: 'landfall' }),
     questionsPage: () => questionsPage(stranger, { classId }),
     stationPage: () => stationPage(stranger, { classId, visitId: visit.id, pupilId }),
     tryPage: () => tryPage(stranger, { classId, gameId: 'landfall' }),

@@ -16,8 +16,17 @@ export type Mark =
       stroke: Tone
       line: number
     }
-  /** `x` is its middle, `y` its base line. */
-  | { op: 'text'; x: number; y: number; size: number; text: string; font: 'numerals' | 'words'; fill: Tone }
+  /** `x` is its middle, or its left end where it starts there; `y` its base line. */
+  | {
+      op: 'text'
+      x: number
+      y: number
+      size: number
+      text: string
+      font: 'numerals' | 'words'
+      fill: Tone
+      starts?: true
+    }
   /** Marks that belong together and move together; `name` is what a screen reader says. */
   | { op: 'group'; id: string; x: number; y: number; name?: string; marks: readonly Mark[] }
 

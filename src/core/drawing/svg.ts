@@ -3,7 +3,7 @@ import type { Mark, Tone } from './marks'
 import { tableMarks } from './table'
 
 /** Colours on white paper, by daylight. */
-const colours: Record<Tone, string> = {
+export const colours: Record<Tone, string> = {
   none: 'none',
   ink: '#1c2b3a',
   soft: '#857c69',
@@ -27,8 +27,11 @@ const colours: Record<Tone, string> = {
 const escaped = (text: string) => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
 
 /** See-through, so that the number under a counter can be read. */
+/** How much of what is under it a tone lets through: the number under a counter can be read. */
+export const opacityOf = (tone: Tone): number => (tone === 'veil' || tone.startsWith('player') ? 0.55 : 1)
+
 const fillOf = (tone: Tone) =>
-  `fill="${colours[tone]}"${tone === 'veil' || tone.startsWith('player') ? ' fill-opacity="0.55"' : ''}`
+  `fill="${colours[tone]}"${opacityOf(tone) < 1 ? ` fill-opacity="${opacityOf(tone)}"` : ''}`
 
 function markText(mark: Mark): string {
   switch (mark.op) {
@@ -39,7 +42,7 @@ function markText(mark: Mark): string {
     case 'rect':
       return `<rect x="${mark.x}" y="${mark.y}" width="${mark.width}" height="${mark.height}" rx="${mark.round}" ${fillOf(mark.fill)} stroke="${colours[mark.stroke]}" stroke-width="${mark.line}"/>`
     case 'text':
-      return `<text x="${mark.x}" y="${mark.y}" font-size="${mark.size}" text-anchor="middle" font-family="${mark.font === 'numerals' ? 'Andika' : 'Figtree'}, sans-serif" fill="${colours[mark.fill]}">${escaped(mark.text)}</text>`
+      return `<text x="${mark.x}" y="${mark.y}" font-size="${mark.size}" text-anchor="${mark.starts ? 'start' : 'middle'}" font-family="${mark.font === 'numerals' ? 'Andika' : 'Figtree'}, sans-serif" fill="${colours[mark.fill]}">${escaped(mark.text)}</text>`
     case 'group':
       return `<g transform="translate(${mark.x} ${mark.y})">${mark.marks.map(markText).join('')}</g>`
   }

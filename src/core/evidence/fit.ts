@@ -20,7 +20,7 @@ export function expectedSuccess(
 }
 
 /** A step with at least this share of the items that a level is for may be marked. */
-export const worthMarking = 0.2
+const worthMarking = 0.2
 
 /**
  * The step a level is marked at: the hardest of which it holds a fair share, for easier items come with every level.

@@ -12,7 +12,7 @@ export interface TeachingMove {
 }
 
 /** Things that go astray and leave no wrong number behind, or one that tells nothing. */
-export type OtherMove =
+type OtherMove =
   | 'starts-from-one'
   | 'runs-past'
   | 'counts-twice'
@@ -585,7 +585,5 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
     worked: 'The child gives both numbers and does not mix them.',
   },
 }
-
-export const moveIds = Object.keys(teachingMoves) as MoveId[]
 
 export const moveOf = (id: MoveId): TeachingMove => teachingMoves[id]

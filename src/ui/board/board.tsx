@@ -103,7 +103,7 @@ function MarkShape({ mark, glide = false }: { mark: Mark; glide?: boolean }) {
           x={mark.x}
           y={mark.y}
           fontSize={mark.size}
-          textAnchor="middle"
+          textAnchor={mark.starts ? 'start' : 'middle'}
           className={`board-${mark.font} fill-${mark.fill}`}
         >
           {mark.text}

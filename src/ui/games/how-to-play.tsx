@@ -3,13 +3,14 @@ import { gameOf } from '@/core/games'
 import { pictureOf } from '@/core/games/playing/showing'
 import type { gamePage } from '@/server/games'
 import { Board } from '../board/board'
+import { many } from '../words'
 import { GestureSign } from './gesture-sign'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
 
 /** The table after a few goes, and what an adult does and says to begin: enough to run it from this page alone. */
 export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
-  const { game, level, texts, rules, materials } = page
+  const { game, level, texts, rules, materials, print } = page
   const { layout, scene } = pictureOf(gameOf(game.id), rules)
   return (
     <>
@@ -49,6 +50,17 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
         </ol>
         <h2 className="section">For {materials.children} children</h2>
         <p className="small">{materials.needs.map(({ count, item }) => `${count} × ${item}`).join(', ')}</p>
+        <p>
+          <a
+            className="btn btn-quiet"
+            href={`/c/${classId}/print/${game.id}?level=${level.id}&children=${materials.children}`}
+          >
+            Print {many(print.pages, 'page')}
+          </a>
+        </p>
+        {print.missing.length > 0 && (
+          <p className="small muted">To draw by hand: {print.missing.join(', ')}.</p>
+        )}
         <p className="small">
           <Link href={`/c/${classId}/train/${game.id}?level=${level.id}`}>Practise marking it</Link>
         </p>

@@ -24,7 +24,7 @@ export type Gesture =
 export type ChildStep = readonly [gesture: Gesture, words: string]
 
 /** Something about the mathematics that may be seen: a question that probes it, and what to teach then. */
-export interface Misconception {
+interface Misconception {
   seen: string
   /** A question that does not give the method away. */
   ask: string
