@@ -31,9 +31,14 @@ async function main() {
     await take('class', `${base}/class`)
     await take('groups', `${base}/groups`)
     await take('games', `${base}/games?group=1&slot=12`)
-    await take('game', `${base}/games/landfall?level=to-20-cards&slot=5&players=4`, async () => {
-      await person.find('//*[contains(@class,"advice")]', 30_000)
-    })
+    await take('game', `${base}/games/landfall?level=to-20-cards`)
+    await take(
+      'figures',
+      `${base}/games/landfall?level=to-20-cards&slot=5&players=4&view=figures`,
+      async () => {
+        await person.find('//*[contains(@class,"advice")]', 30_000)
+      },
+    )
     await take('plan', `${base}/plan`)
     const shown = (goes: number) => async () => {
       for (let step = 0; step < goes; step++) await person.keys(' ')
