@@ -193,7 +193,9 @@ describe('Five Flags', () => {
   })
   test('jumps come before marking, as many as the number', () => {
     const state = start('five-flags', { level: 'jumps', players: 1 })
-    expect(go('five-flags', state, [3, 4]).events).toContainEqual({ kind: 'jumped', player: 0, times: 7 })
+    expect(go('five-flags', state, [3, 4]).events).toContainEqual(
+      expect.objectContaining({ kind: 'jumped', player: 0, times: 7 }),
+    )
   })
 })
 

@@ -21,14 +21,17 @@ export function gamePages(
   paper: PaperId,
 ): PrintJob {
   const { params, title } = level
-  const sets = splitIntoSets(children, game.players)
+  // What is made for a whole class at once is played by all of it.
+  const sets = game.room.whole
+    ? [Math.min(game.players.max, Math.max(game.players.min, children))]
+    : splitIntoSets(children, game.players)
   const needs = materialsOf([{ slot: 0, station: 0, materials: game.materials(params), sets }], 1).all
   const printed = needs.filter(({ thing }) => isPrinted(thing))
   const missing: string[] = []
   const cards = Array.from({ length: sets.length }, () => taskCard(game, title, params))
   const pages = [...packed(cards, paper, `${game.title}, ${title}: task card`)]
   for (const { thing, count } of printed) {
-    const pieces = piecesOf(thing, count, game, params)
+    const pieces = piecesOf(thing, count, game, params, sets)
     if (!pieces) missing.push(nameOf(thing))
     else pages.push(...packed(pieces, paper, `${game.title}: ${nameOf(thing)}`))
   }

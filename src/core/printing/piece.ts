@@ -3,6 +3,7 @@ import { box, fitted, line, type Mark } from '../drawing/marks'
 import { tableMarks } from '../drawing/table'
 import { seededChance } from '../chance/chance'
 import type { AnyGame } from '../games'
+import { facesShown } from './shown-faces'
 import { question, type QuestionKindId } from '../games/families/questions'
 import { itemAsked, itemKey } from '../skills'
 import { numeral, pattern, wheel, words, type Face } from '../things/face'
@@ -44,15 +45,34 @@ const patterns = {
 } as const
 
 /**
- * The pieces of so many of a thing; null: it cannot be printed yet. A board is the table of its game without what lies
+ * The pieces of so many of a thing, for sets of so many children; null: it cannot be printed yet. A board is the table of its game without what lies
  * beside it; line cards and question cards differ from one another.
  */
-export function piecesOf(one: Thing, count: number, game: AnyGame, params: unknown): Piece[] | null {
+export function piecesOf(
+  one: Thing,
+  count: number,
+  game: AnyGame,
+  params: unknown,
+  sets: readonly number[],
+): Piece[] | null {
   if (one.kind === 'line card')
     return range(1, count).map((seed) => boardOf(game, { ...(params as object), seed }))
-  if (one.kind === 'question cards') return questionCards(count === 1 ? fullPack : count, params)
+  if (one.kind === 'question cards') {
+    const asked = questionCards(count === 1 ? fullPack : count, params)
+    if (asked) return asked
+  }
   const each = piecesOfOne(one, game, params)
-  return each && copiesOf(each, count)
+  if (each) return copiesOf(each, count)
+  // Only the game's own rules know what is on these: they are those of a round of it.
+  const players = Math.max(...sets)
+  const all = facesShown(game, params, one.kind, players)
+  if (all.length === 0) return null
+  // Who lines up needs one card each, whatever the rounds; other cards are used up.
+  const shown = one.kind === 'line-up cards' ? all.slice(0, players) : all
+  return copiesOf(
+    shown.map((face) => faceCard(face, face.kind === 'words' ? [95, 30] : wide)),
+    sets.length,
+  )
 }
 
 /** Cards of a pack where a game counts packs. */
@@ -147,6 +167,11 @@ function piecesOfOne(one: Thing, game: AnyGame, params: unknown): Piece[] | null
       return [placeValueMat()]
     case 'sheet':
       return [recordingSheet(one.columns)]
+    case 'table':
+      // It stands on the board it belongs to.
+      return []
+    case 'list':
+      return [listOfThings()]
     case 'board':
     case 'track':
       return [boardOf(game, params)]
@@ -240,6 +265,19 @@ function recordingSheet(columns: string): Piece {
   return framed(width, height, [
     at(0, -height / 2 + 9, [fitted(columns, 0, 0, width * 0.8, 8, 'ink', 'words')], 'title'),
     ...lines,
+  ])
+}
+
+/** What may be fetched: nothing sharp, heavy or breakable. Common practice, no source. */
+const toFetch = ['pencils', 'cubes', 'counters', 'paper clips', 'pegs', 'buttons', 'straws', 'bottle tops']
+
+function listOfThings(): Piece {
+  const [width, height] = [92, 120]
+  return framed(width, height, [
+    at(0, -height / 2 + 9, [fitted('You may fetch', 0, 0, width * 0.8, 9, 'ink', 'words')], 'title'),
+    ...toFetch.map((name, i) =>
+      at(0, -height / 2 + 24 + i * 12, [fitted(name, 0, 0, width * 0.8, 9, 'ink', 'words')], name),
+    ),
   ])
 }
 

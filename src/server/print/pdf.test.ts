@@ -141,3 +141,32 @@ test('a line of a hundred millimetres is a hundred millimetres long', async () =
   expect(b.x - a.x).toBeCloseTo(100, 1)
   expect(a.y).toBeCloseTo(20, 1)
 })
+
+test('nothing of the catalogue is left to be drawn by hand; who lines up has a card each', () => {
+  const missing = games.flatMap((game) =>
+    game.levels.flatMap((level) =>
+      gamePages(game, level, 6, 'A4').missing.map((name) => `${game.id}: ${name}`),
+    ),
+  )
+  expect(missing).toEqual([])
+  const cards = pagesOf('silent-line', 'to-20', 20)
+    .slice(1)
+    .flatMap(({ marks }) => marks.filter((mark) => mark.op === 'group' && mark.id.startsWith('piece')))
+  expect(cards).toHaveLength(20)
+})
+
+test('a claim strip holds one untrue statement in three', async () => {
+  const { pages } = await read(pagesOf('leaky-claim', 'bonds-10', 3))
+  const claims = pages
+    .slice(1)
+    .flatMap(({ texts }) => [
+      ...texts
+        .map(({ text }) => text)
+        .join('  ')
+        .matchAll(/(\d+) \+ (\d+) = (\d+)/g),
+    ])
+    .map(([, a, b, c]) => Number(a) + Number(b) === Number(c))
+  expect(claims.length).toBeGreaterThanOrEqual(12)
+  for (let strip = 0; strip + 2 < claims.length; strip += 3)
+    expect(claims.slice(strip, strip + 3).filter((is) => !is)).toHaveLength(1)
+})
