@@ -1,5 +1,5 @@
 import type { Distribution } from '../chance/distribution'
-import { placeOf, type PracticeItem } from '../skills'
+import type { PracticeItem } from '../skills'
 
 /** How a set's game goes, whichever way it was found out: what every figure is worked out from. */
 export interface Play {
@@ -51,15 +51,4 @@ export interface Sample {
     itemsPer10Min: number
     stepShare: Record<string, number>
   }
-}
-
-/** Items counted by the step they are at, `strand step`. */
-export function stepTotals(items: readonly CountedItem[]): Map<string, number> {
-  const totals = new Map<string, number>()
-  for (const { item, count } of items) {
-    const { strand, step } = placeOf(item)
-    const key = `${strand} ${step}`
-    totals.set(key, (totals.get(key) ?? 0) + count)
-  }
-  return totals
 }

@@ -5,7 +5,7 @@ import { playGo } from '../games'
 import { countItems } from './items'
 import { GoClock, type Pace } from './pace'
 import { ratioHalfWidth, shareHalfWidth, standardError, z95 } from './intervals'
-import { stepTotals, type Play, type Sample } from './play'
+import type { Play, Sample } from './play'
 
 /** A game not over after this many goes is given up and counted as unended. */
 const LONGEST = 5_000
@@ -65,9 +65,9 @@ export function* simulate(plan: Simulation): Generator<number, Play> {
     players > 1
   const tally = new Tally(games, racing)
   const batches = new Batches(() => ({
-    seconds: summed(tally.seconds.subarray(0, tally.games)),
+    seconds: tally.allSeconds,
     active: tally.active,
-    steps: stepTotals(items.list()),
+    steps: items.steps(),
   }))
 
   const isEnough = () => tally.allGoes >= MOST_GOES && tally.games >= HOPELESS
@@ -237,6 +237,7 @@ class Tally {
   readonly dead: Float64Array
   readonly seconds: Float64Array
   allGoes = 0
+  allSeconds = 0
   active = 0
   firstWins = 0
   unended = 0
@@ -259,6 +260,7 @@ class Tally {
     this.seconds[this.games] = game.seconds
     this.games++
     this.allGoes += game.allGoes
+    this.allSeconds += game.seconds
     this.active += game.active
     if (!game.ended) this.unended++
     else if (game.winner === 0) this.firstWins++
