@@ -67,7 +67,7 @@ export function taskCard(game: AnyGame, level: string, params: unknown): Piece {
       y: y - 2,
       marks: [fitted(String(i + 1), 0, 0, 8, 9)],
     })
-    const step = paragraph(words, left + 12, y, 96, 6.6)
+    const step = paragraph(words, left + 12, y, 86, 6.6)
     marks.push(...step.marks)
     y = step.y + 4
   })

@@ -1,8 +1,10 @@
 import { spawnSync } from 'node:child_process'
 import { join } from 'node:path'
+import PDFDocument from 'pdfkit'
 import { games, gameOf } from '@/core/games'
 import { gamePages } from '@/core/printing/game-pages'
 import type { Page } from '@/core/printing/pack'
+import { taskCard } from '@/core/printing/task-card'
 import { sizeOfPaper, type PaperId } from '@/core/printing/paper'
 import { pdfOf } from './pdf'
 
@@ -169,4 +171,24 @@ test('a claim strip holds one untrue statement in three', async () => {
   expect(claims.length).toBeGreaterThanOrEqual(12)
   for (let strip = 0; strip + 2 < claims.length; strip += 3)
     expect(claims.slice(strip, strip + 3).filter((is) => !is)).toHaveLength(1)
+})
+
+test('the words of a task card end before its picture and its edge, in the font they are set in', () => {
+  const font = new PDFDocument({ font: '' }).font(
+    join(process.cwd(), 'node_modules/@fontsource/andika/files/andika-latin-400-normal.woff'),
+  )
+  const faults = games.flatMap((game) =>
+    game.levels.flatMap((level) => {
+      const { width, marks } = taskCard(game, level.title, level.params)
+      const left = marks.flatMap((mark) => (mark.op === 'group' && mark.id === 'picture' ? [mark.x] : []))[0]
+      return marks.flatMap((mark) => {
+        if (mark.op !== 'text') return []
+        // The picture reaches down to the middle of the card.
+        const edge = mark.y < 7 ? left : width / 2 - 4
+        const end = mark.x + font.fontSize(mark.size).widthOfString(mark.text)
+        return end > edge ? [`${game.id} ${level.id}: “${mark.text}”`] : []
+      })
+    }),
+  )
+  expect(faults).toEqual([])
 })
