@@ -81,7 +81,9 @@ export function StationScreen({ classId, page }: { classId: string; page: Statio
           <h2>Thank you, {child.name}.</h2>
           <p className="show-prompt">Now call an adult.</p>
           <p role="status" className="small muted">
-            {savedInWords({ ...state, recording: recording ? 1 : 0 })}
+            {recordOf(trying).length === 0
+              ? 'Nothing is kept of this: at a screen its answers can be read.'
+              : savedInWords({ ...state, recording: recording ? 1 : 0 })}
           </p>
           {back}
         </div>

@@ -1,6 +1,7 @@
 import { gameOf } from '../index'
 import { newRound } from '../engine/round'
 import { beginTrying, practised, type Trying } from './trying'
+import type { PracticeItem } from '../../skills'
 
 /** Goes after which a child's play ends, and after which it ends with its game. */
 const [fewestGoes, mostGoes] = [8, 12]
@@ -25,9 +26,30 @@ export function goingOn(trying: Trying, seed: number): Trying {
   return { ...trying, round: newRound(round.game, round.params, round.state.players, seed) }
 }
 
+/** What a child works out: the answer stands nowhere on the screen while it is asked. */
+const workedOut: ReadonlySet<PracticeItem['op']> = new Set([
+  'add',
+  'subtract',
+  'missing',
+  'multiply',
+  'factor',
+  'compare',
+  'neighbour',
+  'skip',
+])
+
+/**
+ * True if an answer at a screen says something of the child. To count out five, or to say which number a card shows,
+ * is to read the answer there; a pattern is seen only where it comes and goes.
+ */
+const tells = ({ round }: Trying, { op }: PracticeItem): boolean =>
+  workedOut.has(op) || (op === 'see' && gameOf(round.game).table.glimpse !== undefined)
+
 /** What is recorded of the play: a tally at each step that was asked, with the reasons of wrong answers. */
 export const recordOf = (trying: Trying) =>
-  practised(trying).map(({ place, right, of, guess, slips }) => ({
-    value: { judged: null, right, of },
-    digital: { ...place, guess, slips },
-  }))
+  practised({ ...trying, done: trying.done.filter(({ item }) => tells(trying, item)) }).map(
+    ({ place, right, of, guess, slips }) => ({
+      value: { judged: null, right, of },
+      digital: { ...place, guess, slips },
+    }),
+  )
