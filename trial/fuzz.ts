@@ -16,7 +16,14 @@ import {
   setLeft,
 } from '../src/server/classes'
 import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
-import { printGame } from '../src/server/print/game'
+import {
+  countInBag,
+  missInBag,
+  previewPages,
+  printedPages,
+  printPage,
+  putIntoBags,
+} from '../src/server/print/print'
 import { questionsPage, showPage, stationPage, toolsPage, tryPage } from '../src/server/show'
 import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '../src/server/groups/groups'
 import { joinGroup } from '../src/server/groups/join'
@@ -98,7 +105,12 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['gamePage', gamePage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2, params: { start: 0, goal: 12 } })],
     ['showPage', showPage as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', players: 2 })],
     ['tryPage', tryPage as Any, () => ({ classId, gameId: 'perch', levelId: 'two-dice' })],
-    ['printGame', printGame as Any, () => ({ classId, gameId: 'landfall', levelId: 'to-20-die', children: 4, paper: 'A4' })],
+    ['printPage', printPage as Any, () => ({ classId, what: { kind: 'game', gameId: 'landfall', levelId: 'to-20-die', children: 4 } })],
+    ['previewPages', previewPages as Any, () => ({ classId, what: { kind: 'session' }, job: { paper: 'A4', counts: { 'landfall/label': 1 } } })],
+    ['printedPages', printedPages as Any, () => ({ classId, what: { kind: 'child', pupilId }, job: { backs: 'long edge', counts: {} } })],
+    ['putIntoBags', putIntoBags as Any, () => ({ classId, printed: { 'landfall/label': 2 } })],
+    ['countInBag', countInBag as Any, () => ({ classId, item: 'landfall/label', count: 2, missing: 1, laminated: true })],
+    ['missInBag', missInBag as Any, () => ({ classId, item: 'landfall/label' })],
     ['questionsPage', questionsPage as Any, () => ({ classId })],
     ['stationPage', stationPage as Any, () => ({ classId, visitId: visit.id, pupilId })],
     ['toolsPage', toolsPage as Any, () => ({ classId })],

@@ -5,7 +5,6 @@ import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
-import { gamePages } from '@/core/printing/game-pages'
 import { strandIds } from '@/core/skills'
 import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
 import type { YearGroup } from '@/core/evidence/prior'
@@ -19,6 +18,7 @@ import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
 import { levelMeasure, mainStrand, successAt, type FiguresInput } from './figures'
 import { soFar, stopAsking, type SoFar } from './heavy/threads'
+import { pagesOfGame } from './print/print'
 import { readingClass } from './use-case'
 
 const gamesFilterSchema = classIdSchema.extend({
@@ -261,7 +261,7 @@ export const gamePage = readingClass(
       /** Worked out where they are looked at. */
       figures,
       known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
-      print: printOf(game, { title: level.title, params: rules }, forChildren),
+      pages: await pagesOfGame(gameId, level.id, forChildren),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
   },
@@ -304,12 +304,6 @@ export const stopWaiting = readingClass(
   classIdSchema.extend({ input: analyseInputSchema.in }),
   async (_scope, { input }) => stopAsking(input),
 )
-
-/** How many pages there are to print, and what can only be drawn by hand. */
-function printOf(game: AnyGame, level: { title: string; params: unknown }, children: number) {
-  const { pages, missing } = gamePages(game, level, children, 'A4')
-  return { pages: pages.length, missing }
-}
 
 function needsOf(gameId: string, params: unknown, children: number, setOf: number): Need[] {
   const game = gameOf(gameId)

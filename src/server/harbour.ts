@@ -9,6 +9,7 @@ import { classIdSchema } from './classes'
 import { todayIn } from './clock'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { workOutSession } from './plan/context'
+import { pagesOfSession } from './print/print'
 import { classSuggestions, type ChildSuggestion } from './suggestions'
 import { readingClass } from './use-case'
 
@@ -38,6 +39,8 @@ export interface HarbourPage {
     }[]
     unlikely: { station: string; finishInSlot: number }[]
     needs: Need[]
+    /** Pages that are needed and not in the bags yet; null: not counted in time. */
+    pages: number | null
   }
   toLookAt: ChildSuggestion[]
   /** The latest sessions that were held, newest first. */
@@ -47,6 +50,8 @@ export interface HarbourPage {
 
 const mostToLookAt = 5
 const mostHeld = 12
+/** The first thing in the morning doesn't wait longer than this for a count of pages. */
+const soonMs = 300
 
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
 export const harbourPage = readingClass(classIdSchema, async (scope): Promise<HarbourPage> => {
@@ -112,6 +117,7 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
           : [],
       ),
       needs: [...view.shelf, ...view.print],
+      pages: await pagesOfSession(scope, soonMs),
     },
   }
 })

@@ -15,7 +15,7 @@ import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '.
 import { joinGroup } from './groups/join'
 import { harbourPage } from './harbour'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from './plan/plan'
-import { printGame } from './print/game'
+import { countInBag, missInBag, previewPages, printedPages, printPage, putIntoBags } from './print/print'
 import { childPage, progressPage } from './progress'
 import { recordMark } from './marks/marks'
 import { markAbsent, runPage, tapClock } from './run'
@@ -74,7 +74,13 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     gamesPage: () => gamesPage(stranger, { classId }),
     gamePage: () => gamePage(stranger, { classId, gameId: 'landfall' }),
     showPage: () => showPage(stranger, { classId, gameId: 'landfall' }),
-    printGame: () => printGame(stranger, { classId, gameId: 'landfall' }),
+    printPage: () => printPage(stranger, { classId }),
+    previewPages: () => previewPages(stranger, { classId, job: { counts: {} } }),
+    printedPages: () => printedPages(stranger, { classId, job: { counts: {} } }),
+    putIntoBags: () => putIntoBags(stranger, { classId, printed: { 'landfall/label': 1 } }),
+    countInBag: () =>
+      countInBag(stranger, { classId, item: 'landfall/label', count: 1, missing: 0, laminated: false }),
+    missInBag: () => missInBag(stranger, { classId, item: 'landfall/label' }),
     questionsPage: () => questionsPage(stranger, { classId }),
     stationPage: () => stationPage(stranger, { classId, visitId: visit.id, pupilId }),
     tryPage: () => tryPage(stranger, { classId, gameId: 'landfall' }),

@@ -26,6 +26,7 @@ export type Mark =
       font: 'numerals' | 'words'
       fill: Tone
       starts?: true
+      heavy?: boolean
     }
   /** Marks that belong together and move together; `name` is what a screen reader says. */
   | { op: 'group'; id: string; x: number; y: number; name?: string; marks: readonly Mark[] }

@@ -1,3 +1,4 @@
+import SvgPath from 'svgpath'
 import type { Mark } from './marks'
 
 /** The same mark at another size, round (0, 0). */
@@ -22,7 +23,7 @@ export function scaled(mark: Mark, by: number): Mark {
     case 'path':
       return {
         ...mark,
-        d: mark.d.replace(/-?\d+(\.\d+)?/g, (n) => String(Number((Number(n) * by).toFixed(3)))),
+        d: new SvgPath(mark.d).scale(by).round(3).toString(),
         line: mark.line * by,
       }
   }

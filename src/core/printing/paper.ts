@@ -13,3 +13,7 @@ export const footHeight = 8
 
 /** Width and height of a paper in millimetres. */
 export const sizeOfPaper = (paper: PaperId): readonly [number, number] => papers[paper]
+
+/** How cards get their backs: not at all, or on sheets turned over along the edge that the printer turns them by. */
+export const backsSchema = z.enum(['none', 'long edge', 'short edge'])
+export type Backs = z.infer<typeof backsSchema>

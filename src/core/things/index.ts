@@ -1,3 +1,3 @@
 export { nameToday } from './earlier-names'
 export { isLoose, isPrinted, nameOf, substitutesFor, type Substitute } from './kinds'
-export { thing, thingKey, type Thing, type ThingKind } from './thing'
+export { thing, thingKey, thingSchema, type Thing, type ThingKind, type ThingOf } from './thing'

@@ -2,6 +2,7 @@ import { and, eq, inArray, or, sql } from 'drizzle-orm'
 import type { Database } from '../connection'
 import {
   attendance,
+  bagItem,
   classroom,
   draft,
   estimate,
@@ -53,7 +54,17 @@ export async function deleteClass({ db, classId }: ClassScope) {
     .from(stationSession)
     .where(eq(stationSession.classId, classId))
   await db.delete(observation).where(eq(observation.classId, classId))
-  for (const table of [estimate, estimateDay, placement, played, pupilLink, shelfCount, houseStyle, draft])
+  for (const table of [
+    estimate,
+    estimateDay,
+    placement,
+    played,
+    pupilLink,
+    shelfCount,
+    bagItem,
+    houseStyle,
+    draft,
+  ])
     await db.delete(table).where(eq(table.classId, classId))
   await db.delete(attendance).where(inArray(attendance.sessionId, sessions))
   for (const table of [

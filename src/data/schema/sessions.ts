@@ -160,3 +160,20 @@ export const shelfCount = pgTable(
   },
   (table) => [primaryKey({ columns: [table.classId, table.item] })],
 )
+
+/** What is in the class's bags: printed things by the item they are; what has no row has not been printed. */
+export const bagItem = pgTable(
+  'bag_item',
+  {
+    classId: uuid()
+      .notNull()
+      .references(() => classroom.id),
+    item: text().notNull(),
+    /** Copies that were put in. */
+    count: integer().notNull(),
+    /** Of those, lost or spoiled since. */
+    missing: integer().notNull().default(0),
+    laminated: boolean().notNull().default(false),
+  },
+  (table) => [primaryKey({ columns: [table.classId, table.item] })],
+)

@@ -5,14 +5,20 @@ import { factTable, type FactTable } from '@/core/analysis/fact-table'
 import type { Practice } from '@/core/analysis/figures'
 import { finishInSlot, usualMinutes } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
-import { gameOf } from '@/core/games'
+import { gameOf, games } from '@/core/games'
 import { demonstrate, type Demonstration } from '@/core/games/engine/demonstration'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import type { Figures, PlanContext } from '@/core/planning/session/context'
 import { firstPlan } from '@/core/planning/session/first-plan'
 import type { Plan } from '@/core/planning/session/plan'
 import { workOut, type PlanView } from '@/core/planning/session/work-out'
+import { playedAtHome, type HomeGame } from '@/core/printing/home-kit'
+import { pagesOf, type Job } from '@/core/printing/pages'
+import { TooMuch } from '@/core/printing/too-much'
+import { countsToPrint, type Kept } from '@/core/printing/to-print'
+import type { Page } from '@/core/printing/pack'
 import { levelMeasure, levelProfile, type FiguresInput } from '../figures'
+import { pileOf, type PileSource } from '../print/source'
 
 const known = new Map<string, number | null>()
 
@@ -84,6 +90,36 @@ export const jobs = {
 
   workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
     workOut(plan, context, figures),
+
+  /** The pages of what is to be printed; words, where they would be too many. */
+  pages: ({ source, job }: { source: PileSource; job: Job }): Page[] | { tooMuch: string } => {
+    try {
+      return pagesOf(pileOf(source), job)
+    } catch (error) {
+      if (error instanceof TooMuch) return { tooMuch: error.message }
+      throw error
+    }
+  },
+
+  /** How many pages there are for what is needed and not in the bags; null: more than are printed in one go. */
+  pagesToPrint: ({ source, kept }: { source: PileSource; kept: [string, Kept][] }): number | null => {
+    const pile = pileOf(source)
+    try {
+      const counts = countsToPrint(pile.bundles, new Map(kept))
+      return pagesOf(pile, { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts }).length
+    } catch (error) {
+      if (error instanceof TooMuch) return null
+      throw error
+    }
+  },
+
+  /** Every level that two can play at a table at home. */
+  homeLevels: (_: Record<never, never>): HomeGame[] =>
+    games.flatMap((game) =>
+      game.levels
+        .filter(({ params }) => playedAtHome(game, params))
+        .map(({ id }) => ({ gameId: game.id, levelId: id })),
+    ),
 }
 
 export type HeavyJobs = typeof jobs

@@ -2,9 +2,10 @@ import { join } from 'node:path'
 import { HeavyThread, Stopped } from './pool'
 import type { HeavyJobs } from './jobs'
 
-/** Two threads: a plan, worked out in a moment, does not wait for a game that takes seconds. */
+/** Threads of their own: a plan or a page, worked out in a moment, does not wait for a game that takes seconds. */
 interface Threads {
   plans: HeavyThread<HeavyJobs>
+  prints: HeavyThread<HeavyJobs>
   games: HeavyThread<HeavyJobs>
 }
 
@@ -14,11 +15,13 @@ function threads(): Threads {
   const script = join(process.cwd(), 'src/server/heavy/worker.mjs')
   return (shared.islandsThreads ??= {
     plans: new HeavyThread<HeavyJobs>(script),
+    prints: new HeavyThread<HeavyJobs>(script),
     games: new HeavyThread<HeavyJobs>(script),
   })
 }
 
 export const planThread = () => threads().plans
+export const printThread = () => threads().prints
 const gameThread = () => threads().games
 
 export function warmThreads() {
@@ -27,7 +30,8 @@ export function warmThreads() {
 }
 
 export async function closeThreads() {
-  await Promise.all([shared.islandsThreads?.plans.close(), shared.islandsThreads?.games.close()])
+  const { plans, prints, games } = shared.islandsThreads ?? {}
+  await Promise.all([plans?.close(), prints?.close(), games?.close()])
   delete shared.islandsThreads
 }
 

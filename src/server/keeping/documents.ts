@@ -156,6 +156,7 @@ const importOrder = [
   'attendance',
   'played',
   'shelf_count',
+  'bag_item',
   'draft',
 ] as const
 

@@ -185,6 +185,13 @@ const rowSchemas = {
     item: text(100).transform(nameToday),
     count: z.number().int().min(0).max(10_000),
   }),
+  bag_item: z.strictObject({
+    ...ofClass,
+    item: text(200),
+    count: z.number().int().min(1).max(10_000),
+    missing: z.number().int().min(0).max(10_000),
+    laminated: z.boolean(),
+  }),
 }
 
 const mostRows = 300_000

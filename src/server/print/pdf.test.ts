@@ -1,11 +1,16 @@
 import { spawnSync } from 'node:child_process'
+import { buffer } from 'node:stream/consumers'
 import { join } from 'node:path'
 import PDFDocument from 'pdfkit'
 import { games, gameOf } from '@/core/games'
-import { gamePages } from '@/core/printing/game-pages'
+import { gamePile } from '@/core/printing/game-pile'
 import type { Page } from '@/core/printing/pack'
-import { taskCard } from '@/core/printing/task-card'
-import { sizeOfPaper, type PaperId } from '@/core/printing/paper'
+import { pagesOf as pagesOfJob } from '@/core/printing/pages'
+import { taskCard, taskCardForms } from '@/core/printing/sheets/task-card'
+import { widthOf } from '@/core/printing/text'
+import type { Mark } from '@/core/drawing/marks'
+import { countsToPrint } from '@/core/printing/to-print'
+import { sizeOfPaper, type Backs, type PaperId } from '@/core/printing/paper'
 import { pdfOf } from './pdf'
 
 interface Read {
@@ -19,9 +24,12 @@ interface Read {
 }
 
 /** What another program reads from the PDF of these pages; millimetres. */
-async function read(pages: readonly Page[], title = 'Test'): Promise<Read> {
+async function read(
+  pages: readonly Pick<Page, 'width' | 'height' | 'marks'>[],
+  title = 'Test',
+): Promise<Read> {
   const { stdout, stderr, status } = spawnSync(process.execPath, [join(__dirname, 'testing/read-pdf.mjs')], {
-    input: await pdfOf(title, pages),
+    input: await buffer(pdfOf(title, pages)),
     maxBuffer: 1 << 28,
     encoding: 'utf8',
   })
@@ -29,16 +37,49 @@ async function read(pages: readonly Page[], title = 'Test'): Promise<Read> {
   return JSON.parse(stdout) as Read
 }
 
+type Text = Extract<Mark, { op: 'text' }>
+
+/** Every text of these marks, at its place on the whole. */
+const textsIn = (marks: readonly Mark[], x = 0, y = 0): Text[] =>
+  marks.flatMap((mark) =>
+    mark.op === 'group'
+      ? textsIn(mark.marks, x + mark.x, y + mark.y)
+      : mark.op === 'text'
+        ? [{ ...mark, x: mark.x + x, y: mark.y + y }]
+        : [],
+  )
+
 const levelOf = (game: string, level: string) => {
   const found = gameOf(game)
   return { game: found, level: found.levels.find(({ id }) => id === level)! }
 }
 
-/** Pages of a level for some children. */
-const pagesOf = (game: string, level: string, children = 2, paper: PaperId = 'A4') => {
-  const found = levelOf(game, level)
-  return gamePages(found.game, found.level, children, paper).pages
+/** Pages of a level for some children: everything that is needed. */
+function pagesOf(
+  gameId: string,
+  levelId: string,
+  children = 2,
+  paper: PaperId = 'A4',
+  backs: Backs = 'none',
+): Page[] {
+  const { game, level } = levelOf(gameId, levelId)
+  const pile = gamePile(game, level, children)
+  const counts = countsToPrint(pile.bundles, new Map())
+  return pagesOfJob(pile, { paper, backs, seed: 1, taskCards: 'small', counts })
 }
+
+/** Pages with one item of a level alone: what its name begins with. */
+function pagesOfItem(gameId: string, levelId: string, name: string, children = 2): Page[] {
+  const { game, level } = levelOf(gameId, levelId)
+  const pile = gamePile(game, level, children)
+  const item = pile.bundles.flatMap(({ items }) => items).find((one) => one.name.startsWith(name))!
+  const counts = { [item.id]: item.count }
+  return pagesOfJob(pile, { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts })
+}
+const numbersOn = ({ pages }: Read) =>
+  pages.flatMap(({ texts }) => texts.filter(({ text }) => /^\d+$/.test(text)))
+const piecesOn = (pages: readonly Page[]) =>
+  pages.flatMap(({ marks }) => marks.filter((mark) => mark.op === 'group' && mark.id.startsWith('piece')))
 
 test.each(['A4', 'Letter'] as const)(
   'the whole catalogue on %s: pages of that size, all text inside the safe margin, nothing raster',
@@ -46,12 +87,14 @@ test.each(['A4', 'Letter'] as const)(
     // On the second paper every third level: the pieces are the same, only the packing differs.
     const levels = games.flatMap((game) => game.levels.map((level) => ({ game, level })))
     const some = paper === 'A4' ? levels : levels.filter((_, i) => i % 3 === 0)
-    const pages = some.flatMap(({ game, level }) => gamePages(game, level, 2, paper).pages)
+    const pages = some.flatMap(({ game, level }) => pagesOf(game.id, level.id, 2, paper))
     const { pages: found } = await read(pages)
     expect(found).toHaveLength(pages.length)
-    const [width, height] = sizeOfPaper(paper)
+    const upright = sizeOfPaper(paper)
     const faults = found.flatMap((page, i) => {
       const said: string[] = []
+      // Two task cards lie beside one another on a sheet that lies across.
+      const [width, height] = page.width > page.height ? [upright[1], upright[0]] : upright
       if (Math.abs(page.width - width) > 0.01 || Math.abs(page.height - height) > 0.01)
         said.push(`page ${i}: size`)
       if (page.images > 0) said.push(`page ${i}: a picture of dots`)
@@ -66,19 +109,13 @@ test.each(['A4', 'Letter'] as const)(
 )
 
 test('cards of a pack are all there once, as large as each other', async () => {
-  const { pages } = await read(pagesOf('landfall', 'to-20-cards'))
-  const numbers = pages
-    .slice(1)
-    .filter(({ texts }) => texts.some(({ text }) => /number cards/.test(text)))
-    .flatMap(({ texts }) => texts.filter(({ text }) => /^\d+$/.test(text)))
+  const cards = pagesOfItem('landfall', 'to-20-cards', 'number cards')
+  const numbers = numbersOn(await read(cards))
   // A pack of 0 to 10 for each of two children.
   expect(numbers.map(({ text }) => Number(text)).sort((a, b) => a - b)).toEqual(
     Array.from({ length: 22 }, (_, i) => Math.floor(i / 2)),
   )
-  const first = pagesOf('landfall', 'to-20-cards')[1]
-  const at = first.marks.flatMap((mark) =>
-    mark.op === 'group' && mark.id.startsWith('piece') ? [[mark.x, mark.y]] : [],
-  )
+  const at = piecesOn(cards.slice(0, 1)).flatMap((mark) => (mark.op === 'group' ? [[mark.x, mark.y]] : []))
   const [width, height] = [at[1][0] - at[0][0], at[3][1] - at[0][1]]
   at.forEach(([x, y], i) => {
     expect(x).toBeCloseTo(at[0][0] + (i % 3) * width, 6)
@@ -87,15 +124,13 @@ test('cards of a pack are all there once, as large as each other', async () => {
 })
 
 test('triangle cards: every unordered pair of parts once, with its total', async () => {
-  const { pages } = await read(pagesOf('hidden-corner', 'totals-10'))
-  const numbers = pages.slice(1).flatMap(({ texts }) => texts.filter(({ text }) => /^\d+$/.test(text)))
+  const numbers = numbersOn(await read(pagesOfItem('hidden-corner', 'totals-10', 'triangle cards')))
   // 11 parts give 11 · 12 / 2 = 66 pairs, three numbers on each card.
   expect(numbers).toHaveLength(3 * 66)
 })
 
 test('a hundred grid has ten columns and ten rows, each number once', async () => {
-  const { pages } = await read(pagesOf('grid-hop', 'to-100'))
-  const squares = pages.slice(1).flatMap(({ texts }) => texts.filter(({ text }) => /^\d+$/.test(text)))
+  const squares = numbersOn(await read(pagesOfItem('grid-hop', 'to-100', 'hundred grid', 1)))
   expect(squares.map(({ text }) => Number(text)).sort((a, b) => a - b)).toEqual(
     Array.from({ length: 100 }, (_, i) => i + 1),
   )
@@ -106,8 +141,8 @@ test('a hundred grid has ten columns and ten rows, each number once', async () =
 })
 
 test('line cards differ from child to child; a task card says its steps; letters of other alphabets are there', async () => {
-  const { pages } = await read(pagesOf('five-flags', 'two-dice', 4))
-  const [task, cards] = pages
+  const [task] = (await read(pagesOfItem('five-flags', 'two-dice', 'task card', 4))).pages
+  const [cards] = (await read(pagesOfItem('five-flags', 'two-dice', 'line card', 4))).pages
   expect(task.texts.map(({ text }) => text).join(' ')).toMatch(
     /Five Flags.*Roll the dice\..*Mark one space\./,
   )
@@ -122,11 +157,19 @@ test('line cards differ from child to child; a task card says its steps; letters
     byCard.set(key, `${byCard.get(key) ?? ''} ${text}`)
   }
   expect(new Set(byCard.values()).size).toBe(byCard.size)
-  const named: Page = {
+  const named = {
     width: 100,
     height: 100,
     marks: [
-      { op: 'text', x: 50, y: 50, size: 6, text: 'Łukasz, Zoë, Ömer, Мила', font: 'words', fill: 'ink' },
+      {
+        op: 'text',
+        x: 50,
+        y: 50,
+        size: 6,
+        text: 'Łukasz, Zoë, Ömer, Мила',
+        font: 'words',
+        fill: 'ink',
+      } as const,
     ],
   }
   const letters = await read([named], 'Łukasz')
@@ -147,20 +190,21 @@ test('a line of a hundred millimetres is a hundred millimetres long', async () =
 test('nothing of the catalogue is left to be drawn by hand; who lines up has a card each', () => {
   const missing = games.flatMap((game) =>
     game.levels.flatMap((level) =>
-      gamePages(game, level, 6, 'A4').missing.map((name) => `${game.id}: ${name}`),
+      gamePile(game, level, 6)
+        .bundles.flatMap(({ items }) => items)
+        .filter((item) => item.part(1, { seed: 1, taskCards: 'small' }).pieces.length === 0)
+        // A table is drawn on the board it belongs to.
+        .filter(({ thing }) => thing?.kind !== 'table')
+        .map(({ name }) => `${game.id}: ${name}`),
     ),
   )
   expect(missing).toEqual([])
-  const cards = pagesOf('silent-line', 'to-20', 20)
-    .slice(1)
-    .flatMap(({ marks }) => marks.filter((mark) => mark.op === 'group' && mark.id.startsWith('piece')))
-  expect(cards).toHaveLength(20)
+  expect(piecesOn(pagesOfItem('silent-line', 'to-20', 'line-up cards', 20))).toHaveLength(20)
 })
 
 test('a claim strip holds one untrue statement in three', async () => {
-  const { pages } = await read(pagesOf('leaky-claim', 'bonds-10', 3))
+  const { pages } = await read(pagesOfItem('leaky-claim', 'bonds-10', 'claim strips', 3))
   const claims = pages
-    .slice(1)
     .flatMap(({ texts }) => [
       ...texts
         .map(({ text }) => text)
@@ -173,22 +217,43 @@ test('a claim strip holds one untrue statement in three', async () => {
     expect(claims.slice(strip, strip + 3).filter((is) => !is)).toHaveLength(1)
 })
 
-test('the words of a task card end before its picture and its edge, in the font they are set in', () => {
-  const font = new PDFDocument({ font: '' }).font(
-    join(process.cwd(), 'node_modules/@fontsource/andika/files/andika-latin-400-normal.woff'),
-  )
+test('widths of letters are those of the fonts everything is set in', () => {
+  for (const [heavy, weight] of [
+    [false, 400],
+    [true, 700],
+  ] as const) {
+    const font = new PDFDocument({ font: '' }).font(
+      join(process.cwd(), `node_modules/@fontsource/andika/files/andika-latin-${weight}-normal.woff`),
+    )
+    // Letter by letter, without the pairs that move together: those only make a text narrower.
+    for (const letter of 'AVMWilj0 .,“”–éßñ') {
+      const width = font.fontSize(10).widthOfString(letter)
+      expect(widthOf(letter, { size: 10, heavy })).toBeCloseTo(width, 1)
+    }
+    const sentence = 'Count on from the next square: “7 and 4 more is 11.”'
+    const off = widthOf(sentence, { size: 7, heavy }) / font.fontSize(7).widthOfString(sentence)
+    expect(off).toBeGreaterThan(0.99)
+    expect(off).toBeLessThan(1.03)
+  }
+})
+
+test('on every task card of every form nothing stands outside the card', () => {
   const faults = games.flatMap((game) =>
-    game.levels.flatMap((level) => {
-      const { width, marks } = taskCard(game, level.title, level.params)
-      const left = marks.flatMap((mark) => (mark.op === 'group' && mark.id === 'picture' ? [mark.x] : []))[0]
-      return marks.flatMap((mark) => {
-        if (mark.op !== 'text') return []
-        // The picture reaches down to the middle of the card.
-        const edge = mark.y < 7 ? left : width / 2 - 4
-        const end = mark.x + font.fontSize(mark.size).widthOfString(mark.text)
-        return end > edge ? [`${game.id} ${level.id}: “${mark.text}”`] : []
-      })
-    }),
+    game.levels.flatMap((level) =>
+      taskCardForms.flatMap((form) => {
+        const card = taskCard(game, level.title, level.params, form)
+        return textsIn(card.marks).flatMap(({ x, y, text, size, heavy, starts }) => {
+          const width = widthOf(text, { size, heavy })
+          const [from, to] = starts ? [x, x + width] : [x - width / 2, x + width / 2]
+          const inside =
+            from >= -card.width / 2 &&
+            to <= card.width / 2 &&
+            y <= card.height / 2 - 1 &&
+            y >= -card.height / 2
+          return inside ? [] : [`${game.id} ${level.id} ${form}: “${text}”`]
+        })
+      }),
+    ),
   )
   expect(faults).toEqual([])
 })

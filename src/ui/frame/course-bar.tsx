@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import type { ClassCard } from '@/data/queries/classes'
-import { places } from './places'
+import { besides, places } from './places'
 import { Shortcuts } from './shortcuts'
 
 /** The bar of the weekly loop: which class, and which place of the course. */
@@ -53,14 +53,17 @@ export function CourseBar({ classId, classes }: { classId: string; classes: Clas
         </ol>
       </nav>
       <div className="bar-end">
-        <Link
-          className="btn btn-plain btn-sm"
-          href={`/c/${classId}/settings`}
-          aria-current={current === 'settings' ? 'page' : undefined}
-          prefetch={false}
-        >
-          Settings
-        </Link>
+        {besides.map(({ part: beside, title }) => (
+          <Link
+            key={beside}
+            className="btn btn-plain btn-sm"
+            href={`/c/${classId}/${beside}`}
+            aria-current={current === beside ? 'page' : undefined}
+            prefetch={false}
+          >
+            {title}
+          </Link>
+        ))}
         <Shortcuts classId={classId} />
       </div>
     </header>

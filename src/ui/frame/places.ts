@@ -9,5 +9,11 @@ export const places = [
   { part: 'progress', title: 'Progress', key: 'o' },
 ] as const
 
+/** What stands beside the loop. */
+export const besides = [
+  { part: 'print', title: 'Print', key: 'i' },
+  { part: 'settings', title: 'Settings', key: 's' },
+] as const
+
 /** Every place a key leads to: the loop, and what stands beside it. */
-export const placesWithKeys = [...places, { part: 'settings', title: 'Settings', key: 's' }] as const
+export const placesWithKeys = [...places, ...besides] as const

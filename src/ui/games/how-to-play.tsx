@@ -10,7 +10,7 @@ type Page = Awaited<ReturnType<typeof gamePage>>
 
 /** The table after a few goes, and what an adult does and says to begin: enough to run it from this page alone. */
 export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
-  const { game, level, texts, rules, materials, print } = page
+  const { game, level, texts, rules, materials, pages } = page
   const { layout, scene } = pictureOf(gameOf(game.id), rules)
   return (
     <>
@@ -51,16 +51,14 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
         <h2 className="section">For {materials.children} children</h2>
         <p className="small">{materials.needs.map(({ count, item }) => `${count} × ${item}`).join(', ')}</p>
         <p>
-          <a
+          <Link
             className="btn btn-quiet"
-            href={`/c/${classId}/print/${game.id}?level=${level.id}&children=${materials.children}`}
+            href={`/c/${classId}/print?game=${game.id}&level=${level.id}&children=${materials.children}`}
+            prefetch={false}
           >
-            Print {many(print.pages, 'page')}
-          </a>
+            {pages === null ? 'Print' : `Print ${many(pages, 'page')}`}
+          </Link>
         </p>
-        {print.missing.length > 0 && (
-          <p className="small muted">To draw by hand: {print.missing.join(', ')}.</p>
-        )}
         <p className="small">
           <Link href={`/c/${classId}/train/${game.id}?level=${level.id}`}>Practise marking it</Link>
         </p>

@@ -90,6 +90,21 @@ export function Harbour({
                   List
                 </Link>
               </li>
+              {session.pages !== 0 && (
+                <li>
+                  <div className="grow">
+                    <strong>
+                      {session.pages === null
+                        ? 'Boards and cards to print'
+                        : `${many(session.pages, 'page')} to print`}
+                    </strong>
+                    <div className="small muted">What the bags hold already is left out.</div>
+                  </div>
+                  <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/print`} prefetch={false}>
+                    Print
+                  </Link>
+                </li>
+              )}
               <li>
                 <div className="grow">
                   <strong>Show the games</strong>
@@ -179,7 +194,7 @@ function nextStep(classId: string, { children, hasGroups, session }: HarbourPage
       address: at('plan'),
     }
   const when = session.today ? `${session.startsAt} today` : `${dayInWords(session.day)}, ${session.startsAt}`
-  const toPrepare = 1 + (session.unlikely.length > 0 ? 1 : 0)
+  const toPrepare = 1 + (session.unlikely.length > 0 ? 1 : 0) + (session.pages === 0 ? 0 : 1)
   return {
     title:
       session.state === 'running'

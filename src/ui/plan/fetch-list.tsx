@@ -1,13 +1,16 @@
+import Link from 'next/link'
 import Form from 'react-bootstrap/Form'
 import type { PlanView } from '@/core/planning/session/work-out'
 
 interface Props {
   view: Pick<PlanView, 'shelf' | 'print'>
   onCount: (item: string, count: number | null) => void
+  /** Where the pages of the kept session are printed; null: it isn't kept yet. */
+  printAt: string | null
 }
 
 /** What to fetch for all stations at once, beside what the shelf holds, and what to print. */
-export function FetchList({ view: { shelf, print }, onCount }: Props) {
+export function FetchList({ view: { shelf, print }, onCount, printAt }: Props) {
   return (
     <>
       <h2 className="section">From the shelf</h2>
@@ -68,6 +71,11 @@ export function FetchList({ view: { shelf, print }, onCount }: Props) {
       <p className="small">
         {print.length === 0 ? 'Nothing.' : print.map(({ count, item }) => `${count} × ${item}`).join(', ')}
       </p>
+      {print.length > 0 && printAt && (
+        <Link className="btn btn-quiet btn-sm" href={printAt} prefetch={false}>
+          To the pages
+        </Link>
+      )}
     </>
   )
 }

@@ -287,6 +287,7 @@ export function PlanEditor({
               () => look(latest.current),
             )
           }
+          printAt={session && !changed ? `/c/${classId}/print` : null}
         />
       </div>
     </>

@@ -16,6 +16,7 @@ export function Stations({
   onAdd,
   onRemove,
   onCount,
+  printAt,
 }: {
   view: PlanView
   games: { id: string; title: string }[]
@@ -23,6 +24,7 @@ export function Stations({
   onAdd: (gameId: string) => void
   onRemove: (id: string) => void
   onCount: (item: string, count: number | null) => void
+  printAt: string | null
 }) {
   const { stations } = view.plan
   const cautions = [...new Set(view.stations.flatMap((station) => station.cautions))]
@@ -84,7 +86,7 @@ export function Stations({
       <Button variant="quiet" size="sm" disabled={stations.length >= 8} onClick={() => onAdd(games[0].id)}>
         Add a station
       </Button>
-      <FetchList view={view} onCount={onCount} />
+      <FetchList view={view} onCount={onCount} printAt={printAt} />
       {cautions.map((caution) => (
         <p key={caution} className="caution">
           {caution} Follow your school’s own risk assessment.

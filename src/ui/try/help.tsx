@@ -1,7 +1,7 @@
 import { faceMarks } from '@/core/drawing/faces'
 import type { PracticeItem } from '@/core/skills'
 import type { Face } from '@/core/table'
-import { Marks } from '../board/board'
+import { Marks } from '../board/mark-shape'
 
 /** Help that grows with each wrong answer: look again, then see it, then count along. */
 export function Help({ item, wrong }: { item: PracticeItem; wrong: number }) {

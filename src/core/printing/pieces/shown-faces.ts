@@ -1,7 +1,7 @@
-import type { AnyGame } from '../games'
-import { auto, newRound, sceneOf } from '../games/engine/round'
-import type { Face } from '../things/face'
-import type { ThingKind } from '../things'
+import type { AnyGame } from '../../games'
+import { auto, newRound, sceneOf } from '../../games/engine/round'
+import type { Face } from '../../things/face'
+import type { ThingKind } from '../../things'
 
 /** Steps of a round that are looked at: enough for every card of a game to come up. */
 const mostSteps = 120
@@ -11,10 +11,16 @@ const mostSteps = 120
  * know what is on them. Each once for each place it lay at, in the order they came; strips of claims, which come together
  * anew in every round, each time.
  */
-export function facesShown(game: AnyGame, params: unknown, kind: ThingKind, players: number): Face[] {
+export function facesShown(
+  game: AnyGame,
+  params: unknown,
+  kind: ThingKind,
+  players: number,
+  seed: number,
+): Face[] {
   const playing = Math.min(game.players.max, Math.max(game.players.min, players))
   const found = new Map<string, Face>()
-  let round = newRound(game.id, params, playing, 1)
+  let round = newRound(game.id, params, playing, seed)
   for (let step = 0; step < mostSteps && round.phase !== 'over'; step++) {
     if (round.phase === 'choose')
       for (const { id, kind: other, face } of sceneOf(round, 'all').things)

@@ -1,0 +1,32 @@
+import { Readable } from 'node:stream'
+import { NextResponse } from 'next/server'
+import { pdfOf } from '@/server/print/pdf'
+import { printedPages } from '@/server/print/print'
+import { currentViewer } from '@/server/viewer'
+import { answered, problem } from '../../../document'
+
+/** What is asked for as one PDF, page by page; whoever goes away stops it. */
+export async function POST(request: Request, { params }: { params: Promise<{ classId: string }> }) {
+  const { classId } = await params
+  let body: unknown
+  try {
+    body = await request.json()
+  } catch {
+    return problem(400, 'Not JSON.')
+  }
+  if (typeof body !== 'object' || body === null || Array.isArray(body))
+    return problem(400, 'Nothing to print.')
+  const asked = { ...body, classId } as Parameters<typeof printedPages>[1]
+  return answered(printedPages(currentViewer(), asked), ({ title, pages }) => {
+    const document = pdfOf(title, pages)
+    return new NextResponse(Readable.toWeb(document as unknown as Readable) as ReadableStream<Uint8Array>, {
+      headers: {
+        'content-type': 'application/pdf',
+        'content-disposition': `inline; filename="${title.replace(/[^\w ,-]+/g, '').trim() || 'print'}.pdf"`,
+        'cache-control': 'no-store',
+        // How many there will be, so that the progress can be told.
+        'x-pages': String(pages.length),
+      },
+    })
+  })
+}

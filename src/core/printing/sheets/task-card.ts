@@ -1,0 +1,207 @@
+import { box, disc, line, type Mark } from '../../drawing/marks'
+import { scaled } from '../../drawing/scaled'
+import { signMarks } from '../../drawing/signs'
+import { tableMarks } from '../../drawing/table'
+import { thingPicture } from '../../drawing/thing-picture'
+import type { AnyGame } from '../../games'
+import { pictureOf } from '../../games/playing/showing'
+import { textsOf } from '../../games/texts'
+import { nameOf } from '../../things'
+import { at, type Piece } from '../piece'
+import { leading, linesOf, paragraph, sizeFor, textFrom, textRound, textTo } from '../text'
+
+/** Two on a sheet that lies across, one on a sheet with larger letters, or one with signs instead of words. */
+export const taskCardForms = ['small', 'large', 'signs'] as const
+export type TaskCardForm = (typeof taskCardForms)[number]
+
+interface Size {
+  width: number
+  height: number
+  /** Of the letters, to those of a whole sheet. */
+  letters: number
+}
+
+const sizes: Record<TaskCardForm, Size> = {
+  small: { width: 138, height: 181, letters: 0.74 },
+  large: { width: 190, height: 268, letters: 1.12 },
+  signs: { width: 190, height: 268, letters: 1 },
+}
+
+/** What children read at the station: the picture, what they need, what to do in a few steps, what comes then. */
+export function taskCard(game: AnyGame, level: string, params: unknown, form: TaskCardForm = 'small'): Piece {
+  const { width, height, letters } = sizes[form]
+  const texts = textsOf(game.id, params)
+  const margin = 9 * letters
+  const [left, right, top, bottom] = [-width / 2 + margin, width / 2 - margin, -height / 2, height / 2]
+  const across = right - left
+  const marks: Mark[] = [box(0, 0, width, height, 0, 'none', 'soft', 0.25)]
+
+  const head = top + margin + 15 * letters
+  const { min, max } = game.players
+  const players = min === max ? `for ${min}` : `for ${min} to ${max}`
+  marks.push(
+    textFrom(game.title, left, head, {
+      size: sizeFor(game.title, across * 0.64, 17 * letters, true),
+      heavy: true,
+    }),
+    textTo(players, right, head - 8 * letters, { size: 7 * letters }),
+    textTo(level, right, head, { size: sizeFor(level, across * 0.36, 4.8 * letters) }),
+    line(`M${left} ${head + 6 * letters}H${right}`, 'ink', 0.6),
+  )
+
+  const foot = footOf(texts.finishEarly, texts.cautions, form, left, bottom - margin, across, letters)
+  marks.push(...foot.marks)
+
+  const from = head + 11 * letters
+  const wordy = form !== 'signs'
+  const needs = needsOf(game, params, left, across, letters, wordy)
+  const steps = wordy
+    ? stepsInWords(texts.steps, left, across, letters)
+    : stepsInSigns(texts.steps, left, across, letters)
+  // The picture has what the rest leaves.
+  const room = foot.top - from - needs.height - steps.height - 12 * letters
+  const picture = pictureMarks(game, params, across, Math.max(24 * letters, room))
+  marks.push(at(left, from, picture.marks, 'picture'))
+  const under = from + picture.height + 6 * letters
+  marks.push(
+    at(0, under, needs.marks, 'needs'),
+    at(0, under + needs.height + 5 * letters, steps.marks, 'steps'),
+  )
+  return { width, height, marks }
+}
+
+interface Block {
+  marks: Mark[]
+  height: number
+}
+
+function pictureMarks(game: AnyGame, params: unknown, across: number, room: number): Block {
+  const { layout, scene } = pictureOf(game, params)
+  const scale = Math.min(across / layout.width, room / layout.height)
+  const indent = (across - layout.width * scale) / 2
+  return {
+    marks: [
+      at(
+        Number(indent.toFixed(2)),
+        0,
+        tableMarks(layout, scene).map((mark) => scaled(mark, scale)),
+        'table',
+      ),
+    ],
+    height: layout.height * scale,
+  }
+}
+
+/** Pictures of what is needed, with how many; more than fit are smaller. */
+function needsOf(
+  game: AnyGame,
+  params: unknown,
+  left: number,
+  across: number,
+  letters: number,
+  wordy: boolean,
+): Block {
+  const all = game.materials(params)
+  const columns = Math.max(4, all.length)
+  const width = across / columns
+  const gap = 2.5 * letters
+  const inside = width - 2 * gap
+  const name = { size: 3.7 * letters }
+  const lines = all.map(({ thing }) => linesOf(nameOf(thing), inside, name))
+  const nameRows = wordy ? Math.max(...lines.map((one) => one.length)) : 0
+  const pictureHeight = 15 * letters
+  const height = pictureHeight + nameRows * name.size * leading + 12 * letters
+  const title: Mark[] = wordy
+    ? [textFrom('You need', left, 6 * letters, { size: 6.6 * letters, heavy: true })]
+    : []
+  const begin = wordy ? 9 * letters : 0
+  const marks = all.flatMap(({ thing, perPlayer = 0, perSet = 0 }, i) => {
+    const x = left + i * width + width / 2
+    const count = perPlayer > 0 ? `${perPlayer} each` : String(perSet)
+    return [
+      box(x, begin + height / 2, width - gap, height, 2 * letters, 'sheet', 'ink', 0.3),
+      at(
+        x,
+        begin + 2.5 * letters + pictureHeight / 2,
+        [thingPicture(thing, inside, pictureHeight)],
+        `need ${i}`,
+      ),
+      ...(wordy
+        ? lines[i].map((words, row) =>
+            textRound(words, x, begin + pictureHeight + 3 * letters + name.size * (1 + row * leading), name),
+          )
+        : []),
+      textRound(count, x, begin + height - 2.6 * letters, {
+        size: sizeFor(count, inside, 5 * letters, true),
+        heavy: true,
+      }),
+    ]
+  })
+  return { marks: [...title, ...marks], height: begin + height }
+}
+
+type Steps = ReturnType<typeof textsOf>['steps']
+
+/** Its number, the sign of what the hand or the voice does, and the words. */
+function stepsInWords(steps: Steps, left: number, across: number, letters: number): Block {
+  const size = 7.4 * letters
+  const marks: Mark[] = [textFrom('How to play', left, 6 * letters, { size: 6.6 * letters, heavy: true })]
+  let y = 11 * letters
+  const indent = 30 * letters
+  steps.forEach(([gesture, words], i) => {
+    const text = paragraph(words, left + indent, y, across - indent, { size })
+    const middle = y + size * 0.66
+    marks.push(
+      disc(left + 5 * letters, middle, 5 * letters, 'none', 'ink', 0.45),
+      textRound(String(i + 1), left + 5 * letters, middle + 2 * letters, { size: 5.6 * letters }),
+      at(left + 19 * letters, middle, [signMarks(gesture, 11 * letters)], `sign ${i}`),
+      ...text.marks,
+    )
+    y = Math.max(text.y, y + 12 * letters) + 2.2 * letters
+  })
+  return { marks, height: y }
+}
+
+/** Large signs in a row, in their order: for who does not read yet. */
+function stepsInSigns(steps: Steps, left: number, across: number, letters: number): Block {
+  const width = across / steps.length
+  const height = 58 * letters
+  const marks = steps.flatMap(([gesture], i) => {
+    const x = left + i * width + width / 2
+    return [
+      box(x, height / 2, width - 4, height, 3, 'sheet', 'ink', 0.5),
+      textRound(String(i + 1), x, 13 * letters, { size: 10 * letters, heavy: true }),
+      at(x, height * 0.62, [signMarks(gesture, Math.min(width - 12, 30 * letters))], `sign ${i}`),
+      ...(i > 0 ? [line(`M${x - width / 2 - 1.4} ${height / 2 - 2}l2.8 2l-2.8 2`, 'ink', 0.6)] : []),
+    ]
+  })
+  return { marks, height }
+}
+
+/** What comes when they are done, and what to mind; under a line. */
+function footOf(
+  done: string,
+  cautions: readonly string[],
+  form: TaskCardForm,
+  left: number,
+  low: number,
+  across: number,
+  letters: number,
+): { marks: Mark[]; top: number } {
+  const then = { size: 5 * letters }
+  const small = { size: 3 * letters, tone: 'soft' as const }
+  const doneLines = form === 'signs' ? 0 : linesOf(`Done? ${done}`, across, then).length
+  const caution = [...cautions, 'Your school’s own rules come first.'].join(' ')
+  const cautionLines = linesOf(caution, across, small).length
+  const top = low - doneLines * then.size * leading - cautionLines * small.size * leading - 5 * letters
+  const first = paragraph(`Done? ${done}`, left, top + 3 * letters, across, then)
+  const begin = form === 'signs' ? top + 3 * letters : first.y + 1 * letters
+  return {
+    top,
+    marks: [
+      line(`M${left} ${top}H${left + across}`, 'ink', 0.35),
+      ...(form === 'signs' ? [] : first.marks),
+      ...paragraph(caution, left, begin, across, small).marks,
+    ],
+  }
+}

@@ -1,0 +1,266 @@
+import { z } from 'zod'
+import { svgOfPage } from '@/core/drawing/svg'
+import { gameOf } from '@/core/games'
+import { groupNames } from '@/core/grouping/pennants'
+import type { PrintItem } from '@/core/printing/item'
+import type { Page } from '@/core/printing/pack'
+import type { Job } from '@/core/printing/pages'
+import { mostCopies } from '@/core/printing/too-much'
+import { backsSchema, paperSchema } from '@/core/printing/paper'
+import { taskCardForms } from '@/core/printing/sheets/task-card'
+import { byHand } from '@/core/printing/by-hand'
+import { addToBags, bagsOf, oneMissing, saveInBag, type InBag } from '@/data/queries/bags'
+import { groupingOf } from '@/data/queries/groupings'
+import { nextSession } from '@/data/queries/sessions'
+import type { ClassScope } from '@/data/scope'
+import { childrenOf } from '../children'
+import { classIdSchema } from '../classes'
+import { Stopped } from '../heavy/pool'
+import { printThread } from '../heavy/threads'
+import { workOutSession } from '../plan/context'
+import { changingClass, NotHere, readingClass, Refused } from '../use-case'
+import { lettersWithout } from './pdf'
+import { homeGamesFor } from './home-games'
+import { languageSchema, pileOf, printForSchema, type PileSource, type PrintFor } from './source'
+
+/** A page takes some milliseconds; a job that takes longer than this has gone wrong. */
+const limitMs = 30_000
+
+const itemId = z.string().min(1).max(200)
+
+/** What a job is printed with; counts by item. */
+const jobSchema = z.object({
+  paper: paperSchema.default('A4'),
+  backs: backsSchema.default('none'),
+  seed: z.number().int().min(1).max(9999).default(1),
+  taskCards: z.enum(taskCardForms).default('small'),
+  counts: z
+    .record(
+      itemId,
+      z
+        .number('Give a whole number.')
+        .int('Give a whole number.')
+        .min(0, 'There can’t be fewer than none.')
+        .max(mostCopies, `At most ${mostCopies} copies of one thing.`),
+    )
+    .refine((counts) => Object.keys(counts).length <= 500, 'Too many things at once.'),
+})
+
+const forSchema = classIdSchema.extend({
+  what: printForSchema.default({ kind: 'session' }),
+  language: languageSchema.default('en'),
+})
+
+/** One line of the list, as the page shows it. */
+export interface ShownItem extends Pick<PrintItem, 'id' | 'name' | 'role' | 'count'> {
+  inBag: InBag | null
+  /** How it is drawn where there is no printer; empty: it is no thing of a game. */
+  byHand: readonly string[]
+}
+
+export interface PrintPage {
+  title: string
+  bundles: {
+    id: string
+    title: string
+    isBag: boolean
+    items: ShownItem[]
+    shelf: readonly { name: string; count: number }[]
+  }[]
+  /** Children for whom nothing was found that can be played at home. */
+  without: string[]
+  what: PrintFor
+}
+
+/** Of what there is to print, what the viewer may print; null: there is no session yet. */
+async function sourceOf(
+  scope: ClassScope,
+  what: PrintFor,
+  language: z.output<typeof languageSchema>,
+): Promise<{ source: PileSource; without: string[] } | null> {
+  switch (what.kind) {
+    case 'game': {
+      const { levels } = gameOf(what.gameId)
+      const levelId = what.levelId ?? levels[0].id
+      if (!levels.some(({ id }) => id === levelId)) throw new NotHere()
+      return { source: { kind: 'game', gameId: what.gameId, levelId, children: what.children }, without: [] }
+    }
+    case 'session':
+      return sessionSource(scope)
+    case 'child':
+    case 'group':
+      return kitSource(scope, what, language)
+  }
+}
+
+async function sessionSource(scope: ClassScope) {
+  const session = await nextSession(scope)
+  if (!session) return null
+  const [grouping, children] = await Promise.all([groupingOf(scope, session.groupingId), childrenOf(scope)])
+  if (!grouping) return null
+  const view = await workOutSession(session, grouping, children)
+  const day = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }).format(new Date(session.day))
+  const grouped = new Set(view.groups.flatMap((group) => group.children.map(({ id }) => id)))
+  return {
+    source: {
+      kind: 'session' as const,
+      title: `${scope.classroom.name}, ${day}`,
+      day,
+      view,
+      focus: grouping.strand,
+      near: children.filter(({ id, adultNear }) => adultNear && grouped.has(id)).map(({ name }) => name),
+    },
+    without: [],
+  }
+}
+
+async function kitSource(
+  scope: ClassScope,
+  what: Extract<PrintFor, { kind: 'child' | 'group' }>,
+  language: z.output<typeof languageSchema>,
+) {
+  const [children, grouping] = await Promise.all([childrenOf(scope), groupingOf(scope)])
+  const group = what.kind === 'group' ? grouping?.groups.find(({ id }) => id === what.groupId) : null
+  if (what.kind === 'group' && !group) throw new NotHere()
+  const wanted = children.filter(({ id }) =>
+    what.kind === 'child' ? id === what.pupilId : group!.pupils.includes(id),
+  )
+  if (wanted.length === 0) throw new NotHere()
+  const found = await homeGamesFor(scope, wanted)
+  return {
+    source: {
+      kind: 'kits' as const,
+      title:
+        what.kind === 'child'
+          ? `a game for ${wanted[0].name} at home`
+          : `games at home, ${groupNames[group!.pennant]}`,
+      language,
+      kits: found.map(({ child: { id, name }, home }) => ({ child: { id, name }, home })),
+    },
+    without: wanted.filter(({ id }) => !found.some(({ child }) => child.id === id)).map(({ name }) => name),
+  }
+}
+
+async function sourceOrRefused(scope: ClassScope, { what, language }: z.output<typeof forSchema>) {
+  const found = await sourceOf(scope, what, language)
+  if (!found) throw new Refused('No session is planned. Plan one first.')
+  return found.source
+}
+
+/** What there is to print, and what is in the bags already; null: no session is planned. */
+export const printPage = readingClass(
+  forSchema,
+  async (scope, { what, language }): Promise<PrintPage | null> => {
+    const [found, kept] = await Promise.all([sourceOf(scope, what, language), bagsOf(scope)])
+    if (!found) return null
+    const { title, bundles } = pileOf(found.source)
+    return {
+      title,
+      what,
+      without: found.without,
+      bundles: bundles.map(({ id, title: name, gameId, items, shelf }) => ({
+        id,
+        title: name,
+        isBag: gameId !== null,
+        shelf,
+        items: items.map(({ id: item, name: words, role, count, thing }) => ({
+          id: item,
+          name: words,
+          role,
+          count,
+          inBag: kept.get(item) ?? null,
+          byHand: thing && role === 'needed' ? byHand(thing) : [],
+        })),
+      })),
+    }
+  },
+)
+
+const askedSchema = forSchema.extend({ job: jobSchema })
+
+async function pagesFor(
+  scope: ClassScope,
+  asked: z.output<typeof askedSchema>,
+  signal?: AbortSignal,
+): Promise<Page[]> {
+  const source = await sourceOrRefused(scope, asked)
+  const job: Job = asked.job
+  const made = await printThread().run('pages', { source, job }, { limitMs, signal })
+  if ('tooMuch' in made) throw new Refused(made.tooMuch)
+  return made
+}
+
+/** Pages that are sent at once for the preview. */
+const pagesAtOnce = 8
+
+/** How many pages a job has, and some of them to look at. */
+export const previewPages = readingClass(
+  askedSchema.extend({ from: z.number().int().min(0).max(1000).default(0) }),
+  async (scope, asked) => {
+    const pages = await pagesFor(scope, asked)
+    return {
+      total: pages.length,
+      from: asked.from,
+      pages: pages
+        .slice(asked.from, asked.from + pagesAtOnce)
+        .map((page) => ({ title: page.title, svg: svgOfPage(page, page.title) })),
+      /** Letters, of names mostly, that no font has: they are left out. */
+      lettersWithout: lettersWithout(pages),
+    }
+  },
+)
+
+/** How many pages a game needs for so many children, whatever is in the bags. */
+export const pagesOfGame = (gameId: string, levelId: string, children: number): Promise<number | null> =>
+  printThread().run(
+    'pagesToPrint',
+    { source: { kind: 'game', gameId, levelId, children }, kept: [] },
+    { limitMs },
+  )
+
+/** How many pages the next session still needs; null: none is planned, they are too many, or it takes longer than `waitMs`. */
+export async function pagesOfSession(scope: ClassScope, waitMs: number): Promise<number | null> {
+  const [found, kept] = await Promise.all([sessionSource(scope), bagsOf(scope)])
+  if (!found) return null
+  const signal = AbortSignal.timeout(waitMs)
+  return printThread()
+    .run('pagesToPrint', { source: found.source, kept: [...kept] }, { limitMs, signal })
+    .catch((error: unknown) => {
+      if (error instanceof Stopped) return null
+      throw error
+    })
+}
+
+/** The pages of a job with the title of their document. */
+export const printedPages = readingClass(askedSchema, async (scope, asked) => {
+  const source = await sourceOrRefused(scope, asked)
+  return { title: pileOf(source).title, pages: await pagesFor(scope, asked) }
+})
+
+/** What came out of the printer is in the bags from now on. */
+export const putIntoBags = changingClass(
+  classIdSchema.extend({ printed: z.record(itemId, z.number().int().min(0).max(mostCopies)) }),
+  async (scope, { printed }) => addToBags(scope, new Map(Object.entries(printed).slice(0, 500))),
+)
+
+/** What is in a bag, as somebody has counted it. */
+export const countInBag = changingClass(
+  classIdSchema.extend({
+    item: itemId,
+    count: z.number().int().min(0).max(10_000),
+    missing: z.number().int().min(0).max(10_000),
+    laminated: z.boolean(),
+  }),
+  async (scope, { item, count, missing, laminated }) =>
+    saveInBag(scope, item, { count, missing: Math.min(count, missing), laminated }),
+)
+
+/** One copy is missing: seen at the station. */
+export const missInBag = changingClass(classIdSchema.extend({ item: itemId }), async (scope, { item }) =>
+  oneMissing(scope, item),
+)
