@@ -20,7 +20,7 @@ import {
   countInBag,
   missInBag,
   previewPages,
-  printedPages,
+  printPdf,
   printPage,
   putIntoBags,
 } from '../src/server/print/print'
@@ -37,7 +37,7 @@ import { closeThreads } from '../src/server/heavy/threads'
 import { recordMark } from '../src/server/marks/marks'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from '../src/server/plan/plan'
 import { childPage, progressPage } from '../src/server/progress'
-import { markAbsent, runPage, tapClock } from '../src/server/run'
+import { heldOnPaper, markAbsent, runPage, sheetsPage, tapClock } from '../src/server/run'
 import { NotHere, Refused, type UseCase } from '../src/server/use-case'
 import { currentViewer } from '../src/server/viewer'
 import { freshFolder } from '../e2e/support/server'
@@ -107,9 +107,11 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['tryPage', tryPage as Any, () => ({ classId, gameId: 'perch', levelId: 'two-dice' })],
     ['printPage', printPage as Any, () => ({ classId, what: { kind: 'game', gameId: 'landfall', levelId: 'to-20-die', children: 4 } })],
     ['previewPages', previewPages as Any, () => ({ classId, what: { kind: 'session' }, job: { paper: 'A4', counts: { 'landfall/label': 1 } } })],
-    ['printedPages', printedPages as Any, () => ({ classId, what: { kind: 'child', pupilId }, job: { backs: 'long edge', counts: {} } })],
+    ['printPdf', printPdf as Any, () => ({ classId, what: { kind: 'child', pupilId }, job: { backs: 'long edge', counts: {} } })],
     ['putIntoBags', putIntoBags as Any, () => ({ classId, printed: { 'landfall/label': 2 } })],
     ['countInBag', countInBag as Any, () => ({ classId, item: 'landfall/label', count: 2, missing: 1, laminated: true })],
+    ['sheetsPage', sheetsPage as Any, () => ({ classId, sessionId })],
+    ['heldOnPaper', heldOnPaper as Any, () => ({ classId, sessionId })],
     ['missInBag', missInBag as Any, () => ({ classId, item: 'landfall/label' })],
     ['questionsPage', questionsPage as Any, () => ({ classId })],
     ['stationPage', stationPage as Any, () => ({ classId, visitId: visit.id, pupilId })],

@@ -61,7 +61,11 @@ function levelPages(
   frame: Frame & Pick<z.output<typeof frameSchema>, 'taskCards'>,
 ) {
   const game = gameOf(id)
-  const pile = gamePile(game, game.levels.find((one) => one.id === levelId)!, players)
+  const pile = gamePile(
+    game,
+    game.levels.find((one) => one.id === levelId)!,
+    players,
+  )
   const pages = pagesOf(pile, { ...frame, counts: countsToPrint(pile.bundles, new Map()) })
   return { title: pile.title, pages, missing: [] as string[] }
 }

@@ -2,6 +2,9 @@ import type { Metadata } from 'next'
 import { connection } from 'next/server'
 import '@fontsource-variable/figtree/index.css'
 import '@fontsource/andika/400.css'
+import '@fontsource/andika/700.css'
+import '@fontsource/noto-sans-arabic/arabic-400.css'
+import '@fontsource/noto-sans-hebrew/hebrew-400.css'
 import '@/ui/theme/theme.scss'
 
 export const metadata: Metadata = {

@@ -32,9 +32,13 @@ export function startOfDayIn(timeZone: string, day: Day): Date {
   return new Date(noon.getTime() - (hours * 60 + minutes + ahead) * 60_000)
 }
 
+/** The time of day where the school is: “10:02”. */
+export const timeIn = (timeZone: string, at = now()): string =>
+  new Intl.DateTimeFormat('en-GB', { timeZone, timeStyle: 'short', hourCycle: 'h23' }).format(at)
+
 /** A moment for a person where the school is: “10:02” of today, “Mon 23 Nov, 10:02” of another day. */
 export function momentInWords(timeZone: string, at: Date): string {
-  const time = new Intl.DateTimeFormat('en-GB', { timeZone, timeStyle: 'short' }).format(at)
+  const time = timeIn(timeZone, at)
   if (todayIn(timeZone, at) === todayIn(timeZone)) return time
   const parts = { weekday: 'short', day: 'numeric', month: 'short' } as const
   const day = new Intl.DateTimeFormat('en-GB', { timeZone, ...parts }).format(at).replace(',', '')

@@ -6,7 +6,7 @@ import { houseStyleOf } from '@/data/queries/house-style'
 import { heldSessions, nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
 import { childrenOf } from './children'
 import { classIdSchema } from './classes'
-import { todayIn } from './clock'
+import { timeIn, todayIn } from './clock'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { workOutSession } from './plan/context'
 import { pagesOfSession } from './print/print'
@@ -23,6 +23,8 @@ export interface HarbourPage {
     today: boolean
     /** It was planned for a day gone by, and never begun. */
     notHeld: boolean
+    /** Of today, planned, and its time is over: it may have been held without a screen. */
+    over: boolean
     startsAt: string
     slots: number
     slot: number
@@ -89,6 +91,10 @@ export const harbourPage = readingClass(classIdSchema, async (scope): Promise<Ha
       day: session.day,
       today: session.day === today,
       notHeld: session.state === 'planned' && session.day < today,
+      over:
+        session.state === 'planned' &&
+        session.day === today &&
+        timeIn(scope.classroom.timeZone) >= view.times.slots.at(-1)!.to,
       startsAt: session.startsAt,
       slots: session.slots,
       slot: session.slot,

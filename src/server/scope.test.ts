@@ -15,10 +15,10 @@ import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '.
 import { joinGroup } from './groups/join'
 import { harbourPage } from './harbour'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from './plan/plan'
-import { countInBag, missInBag, previewPages, printedPages, printPage, putIntoBags } from './print/print'
+import { countInBag, missInBag, previewPages, printPdf, printPage, putIntoBags } from './print/print'
 import { childPage, progressPage } from './progress'
 import { recordMark } from './marks/marks'
-import { markAbsent, runPage, tapClock } from './run'
+import { heldOnPaper, markAbsent, runPage, sheetsPage, tapClock } from './run'
 import { showPage, questionsPage, stationPage, toolsPage, tryPage } from './show'
 import { NotHere } from './use-case'
 import { list, mark, newClass, openTestSchool, running, stranger, viewer } from './testing/school'
@@ -76,10 +76,12 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     showPage: () => showPage(stranger, { classId, gameId: 'landfall' }),
     printPage: () => printPage(stranger, { classId }),
     previewPages: () => previewPages(stranger, { classId, job: { counts: {} } }),
-    printedPages: () => printedPages(stranger, { classId, job: { counts: {} } }),
+    printPdf: () => printPdf(stranger, { classId, job: { counts: {} } }),
     putIntoBags: () => putIntoBags(stranger, { classId, printed: { 'landfall/label': 1 } }),
     countInBag: () =>
       countInBag(stranger, { classId, item: 'landfall/label', count: 1, missing: 0, laminated: false }),
+    sheetsPage: () => sheetsPage(stranger, { classId, sessionId }),
+    heldOnPaper: () => heldOnPaper(stranger, { classId, sessionId }),
     missInBag: () => missInBag(stranger, { classId, item: 'landfall/label' }),
     questionsPage: () => questionsPage(stranger, { classId }),
     stationPage: () => stationPage(stranger, { classId, visitId: visit.id, pupilId }),

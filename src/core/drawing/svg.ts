@@ -69,5 +69,5 @@ export function svgOfPage(
   title: string,
 ): string {
   const drawn = marks.map((mark) => markText(mark, onPaper)).join('')
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" role="img"><title>${escaped(title)}</title><rect width="${width}" height="${height}" fill="#fff"/>${drawn}</svg>`
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" class="sheet-page" role="img"><title>${escaped(title)}</title><rect width="${width}" height="${height}" fill="#fff"/>${drawn}</svg>`
 }

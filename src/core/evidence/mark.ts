@@ -31,6 +31,8 @@ export const markSchema = z
     of: z.number().int().min(1).max(100).nullable().default(null),
     /** Null: an adult saw it. */
     digital: digitalSchema.nullable().default(null),
+    /** A tally of what a child wrote by itself, read from its sheet afterwards. */
+    sheet: z.boolean().default(false),
     /** The mark that stood on the device when this one was tapped. */
     corrects: z.uuid().nullable().default(null),
     madeAt: z.iso.datetime({ offset: true }),
@@ -50,6 +52,10 @@ export const markSchema = z
   .refine(({ judged, digital }) => judged === null || digital === null, {
     path: ['judged'],
     error: 'A digital station judges nobody.',
+  })
+  .refine(({ judged, digital, sheet }) => !sheet || (judged === null && digital === null), {
+    path: ['sheet'],
+    error: 'A sheet holds a tally.',
   })
 
 export type Mark = z.output<typeof markSchema>
@@ -92,5 +98,13 @@ export function believedMoment(said: Date, begunAt: Date, receivedAt: Date): Dat
   return said < begunAt ? begunAt : said
 }
 
-/** How far a record is trusted: an adult saw it, or a digital station counted it. */
-export const weightOf = ({ digital }: Pick<Mark, 'digital'>): number => (digital === null ? 1 : 0.8)
+/** How far a record is trusted: an adult saw it, a digital station counted it, or it stands on a sheet nobody watched. */
+export const weightOf = ({ digital, sheet }: Pick<Mark, 'digital' | 'sheet'>): number =>
+  digital !== null ? 0.8 : sheet ? 0.5 : 1
+
+/**
+ * Who stands behind what is typed in from children's sheets on a device: somebody beside the adult whose device it is,
+ * so that neither corrects the other. The same for the same device.
+ */
+export const readerBeside = (observer: string): string =>
+  observer.slice(0, -1) + (parseInt(observer.slice(-1), 16) ^ 8).toString(16)

@@ -3,6 +3,7 @@ import { textsAt } from '../games/texts'
 import type { PlanView } from '../planning/session/work-out'
 import type { Bundle, PrintItem } from './item'
 import type { Piece } from './piece'
+import { metreStrips } from './pieces/lines'
 import { coverPage, observationSheet, roomChart, type SeenStep, type SheetVisit } from './sheets/session'
 import { canSlip, groupSign, namePeg, rulesPoster, stationSign } from './sheets/signs'
 
@@ -127,6 +128,7 @@ export function sessionPapers(papers: SessionPapers): Bundle {
       ),
       item('“I can” slips', 1, slips),
       item('poster for the rules of the room', 1, () => [rulesPoster()]),
+      item('metre strip to tape together', 1, metreStrips),
     ],
   }
 }

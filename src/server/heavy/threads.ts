@@ -26,6 +26,7 @@ const gameThread = () => threads().games
 
 export function warmThreads() {
   planThread().warm()
+  printThread().warm()
   gameThread().warm()
 }
 

@@ -5,7 +5,7 @@ import type { StepPlace, StrandId } from '@/core/skills'
 import { insertObservations, lockPupils, recordsMet, setAside } from '@/data/queries/observations'
 import { visitsMet, type VisitMet } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
-import { now, startOfDayIn, todayIn } from '../clock'
+import { now, startOfDayIn } from '../clock'
 import { updateEstimates } from '../estimates'
 import { levelMarks } from '../figures'
 import type { Answer } from '../together'
@@ -63,7 +63,7 @@ function recordOf(
   if (!pupilIds.has(mark.pupilId)) throw new Refused('The child was not at this station in this slot.')
   const begunAt = session.begunAt ?? startOfDayIn(scope.classroom.timeZone, session.day)
   const madeAt = believedMoment(new Date(mark.madeAt), begunAt, now())
-  const { digital, ...tapped } = mark
+  const { digital, sheet: _sheet, ...tapped } = mark
   const levelId = visit.ownLevels[mark.pupilId] ?? visit.levelId
   const { guess, slips, ...place } = digital ?? {
     ...stepOfVisit(gameId, levelId, strand),
@@ -78,7 +78,8 @@ function recordOf(
     digital: digital !== null,
     guess,
     slips,
-    schoolDay: todayIn(scope.classroom.timeZone, madeAt),
+    // It was seen at the visit, whenever it was typed in.
+    schoolDay: session.day,
     madeAt,
   }
 }

@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises'
 import { z } from 'zod'
 import { svgOfPage } from '@/core/drawing/svg'
 import { gameOf } from '@/core/games'
@@ -15,11 +16,10 @@ import { nextSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf } from '../children'
 import { classIdSchema } from '../classes'
-import { Stopped } from '../heavy/pool'
 import { printThread } from '../heavy/threads'
 import { workOutSession } from '../plan/context'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
-import { lettersWithout } from './pdf'
+import { lettersWithout, pdfOf } from './pdf'
 import { homeGamesFor } from './home-games'
 import { languageSchema, pileOf, printForSchema, type PileSource, type PrintFor } from './source'
 
@@ -70,6 +70,8 @@ export interface PrintPage {
   /** Children for whom nothing was found that can be played at home. */
   without: string[]
   what: PrintFor
+  /** Groups whose children may get something for home. */
+  groups: { id: string; pennant: number }[]
 }
 
 /** Of what there is to print, what the viewer may print; null: there is no session yet. */
@@ -125,7 +127,10 @@ async function kitSource(
   language: z.output<typeof languageSchema>,
 ) {
   const [children, grouping] = await Promise.all([childrenOf(scope), groupingOf(scope)])
-  const group = what.kind === 'group' ? grouping?.groups.find(({ id }) => id === what.groupId) : null
+  const group =
+    what.kind === 'group'
+      ? grouping?.groups.find(({ id }, i) => (what.groupId ? id === what.groupId : i === 0))
+      : null
   if (what.kind === 'group' && !group) throw new NotHere()
   const wanted = children.filter(({ id }) =>
     what.kind === 'child' ? id === what.pupilId : group!.pupils.includes(id),
@@ -135,10 +140,7 @@ async function kitSource(
   return {
     source: {
       kind: 'kits' as const,
-      title:
-        what.kind === 'child'
-          ? `a game for ${wanted[0].name} at home`
-          : `games at home, ${groupNames[group!.pennant]}`,
+      title: what.kind === 'child' ? `${wanted[0].name} at home` : `${groupNames[group!.pennant]} at home`,
       language,
       kits: found.map(({ child: { id, name }, home }) => ({ child: { id, name }, home })),
     },
@@ -156,13 +158,18 @@ async function sourceOrRefused(scope: ClassScope, { what, language }: z.output<t
 export const printPage = readingClass(
   forSchema,
   async (scope, { what, language }): Promise<PrintPage | null> => {
-    const [found, kept] = await Promise.all([sourceOf(scope, what, language), bagsOf(scope)])
+    const [found, kept, grouping] = await Promise.all([
+      sourceOf(scope, what, language),
+      bagsOf(scope),
+      groupingOf(scope),
+    ])
     if (!found) return null
     const { title, bundles } = pileOf(found.source)
     return {
       title,
       what,
       without: found.without,
+      groups: grouping?.groups.map(({ id, pennant }) => ({ id, pennant })) ?? [],
       bundles: bundles.map(({ id, title: name, gameId, items, shelf }) => ({
         id,
         title: name,
@@ -183,14 +190,8 @@ export const printPage = readingClass(
 
 const askedSchema = forSchema.extend({ job: jobSchema })
 
-async function pagesFor(
-  scope: ClassScope,
-  asked: z.output<typeof askedSchema>,
-  signal?: AbortSignal,
-): Promise<Page[]> {
-  const source = await sourceOrRefused(scope, asked)
-  const job: Job = asked.job
-  const made = await printThread().run('pages', { source, job }, { limitMs, signal })
+async function pagesFor(source: PileSource, job: Job): Promise<Page[]> {
+  const made = await printThread().run('pages', { source, job }, { limitMs })
   if ('tooMuch' in made) throw new Refused(made.tooMuch)
   return made
 }
@@ -202,7 +203,7 @@ const pagesAtOnce = 8
 export const previewPages = readingClass(
   askedSchema.extend({ from: z.number().int().min(0).max(1000).default(0) }),
   async (scope, asked) => {
-    const pages = await pagesFor(scope, asked)
+    const pages = await pagesFor(await sourceOrRefused(scope, asked), asked.job)
     return {
       total: pages.length,
       from: asked.from,
@@ -227,19 +228,18 @@ export const pagesOfGame = (gameId: string, levelId: string, children: number): 
 export async function pagesOfSession(scope: ClassScope, waitMs: number): Promise<number | null> {
   const [found, kept] = await Promise.all([sessionSource(scope), bagsOf(scope)])
   if (!found) return null
-  const signal = AbortSignal.timeout(waitMs)
-  return printThread()
-    .run('pagesToPrint', { source: found.source, kept: [...kept] }, { limitMs, signal })
-    .catch((error: unknown) => {
-      if (error instanceof Stopped) return null
-      throw error
-    })
+  const counted = printThread().run('pagesToPrint', { source: found.source, kept: [...kept] }, { limitMs })
+  // It goes on meanwhile: to stop a job in hand costs its thread.
+  counted.catch(() => null)
+  return Promise.race([counted, setTimeout(waitMs, null)])
 }
 
-/** The pages of a job with the title of their document. */
-export const printedPages = readingClass(askedSchema, async (scope, asked) => {
+/** A job as one PDF, which is written as it is read. */
+export const printPdf = readingClass(askedSchema, async (scope, asked) => {
   const source = await sourceOrRefused(scope, asked)
-  return { title: pileOf(source).title, pages: await pagesFor(scope, asked) }
+  const { title } = pileOf(source)
+  const pages = await pagesFor(source, asked.job)
+  return { title, pages: pages.length, pdf: pdfOf(title, pages) }
 })
 
 /** What came out of the printer is in the bags from now on. */

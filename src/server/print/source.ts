@@ -21,7 +21,8 @@ export const printForSchema = z.discriminatedUnion('kind', [
     children: z.number().int().min(1).max(60).default(6),
   }),
   z.object({ kind: z.literal('child'), pupilId: z.uuid() }),
-  z.object({ kind: z.literal('group'), groupId: z.uuid() }),
+  /** Without a group: the first. */
+  z.object({ kind: z.literal('group'), groupId: z.uuid().optional() }),
 ])
 export type PrintFor = z.output<typeof printForSchema>
 

@@ -71,6 +71,9 @@ export function Headline({
         </Button>
       ) : (
         <>
+          <Link className="btn btn-plain" href={`/c/${classId}/print?for=home`} prefetch={false}>
+            Games for home
+          </Link>
           <Link className={movable ? 'btn btn-quiet' : 'btn btn-primary'} href={`/c/${classId}/plan`}>
             To the plan
           </Link>

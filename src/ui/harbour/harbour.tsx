@@ -5,10 +5,10 @@ import { groupNames } from '@/core/grouping/pennants'
 import type { Action } from '@/server/answer'
 import type { HarbourPage } from '@/server/harbour'
 import type { letGo, moveToToday } from '@/server/plan/plan'
-import type { tapClock } from '@/server/run'
+import type { heldOnPaper, tapClock } from '@/server/run'
 import { spelledAtStart, dayInWords, spelled, inHundred, many, reasonInWords } from '../words'
 import { HeldSessions } from './held-sessions'
-import { NotHeld } from './not-held'
+import { NotHeld, PaperButton } from './not-held'
 import { SeaChart } from './sea-chart'
 
 /** The first thing in the morning: what is next, what to prepare, whom to look at. */
@@ -18,12 +18,14 @@ export function Harbour({
   tapClock: tap,
   moveToToday: move,
   letGo: drop,
+  heldOnPaper: onPaper,
 }: {
   classId: string
   page: HarbourPage
   tapClock: Action<typeof tapClock>
   moveToToday: Action<typeof moveToToday>
   letGo: Action<typeof letGo>
+  heldOnPaper: Action<typeof heldOnPaper>
 }) {
   const next = nextStep(classId, page)
   const { session } = page
@@ -35,11 +37,20 @@ export function Harbour({
           <p>{next.why}</p>
         </div>
         {session?.notHeld ? (
-          <NotHeld classId={classId} sessionId={session.id} moveToToday={move} letGo={drop} />
+          <NotHeld
+            classId={classId}
+            sessionId={session.id}
+            moveToToday={move}
+            letGo={drop}
+            heldOnPaper={onPaper}
+          />
         ) : (
-          <Link className="btn btn-primary" href={next.address}>
-            {next.action}
-          </Link>
+          <div className="button-row">
+            {session?.over && <PaperButton classId={classId} sessionId={session.id} heldOnPaper={onPaper} />}
+            <Link className="btn btn-primary" href={next.address}>
+              {next.action}
+            </Link>
+          </div>
         )}
       </div>
       {session && (

@@ -1,3 +1,4 @@
+import Link from 'next/link'
 import type { Action } from '@/server/answer'
 import type { HarbourPage } from '@/server/harbour'
 import type { tapClock } from '@/server/run'
@@ -29,6 +30,9 @@ export function HeldSessions({
                 {titles.join(', ')} · {many(marks, 'mark')}
               </span>
             </span>
+            <Link className="btn btn-plain btn-sm" href={`/c/${classId}/sheets/${id}`} prefetch={false}>
+              Type in sheets
+            </Link>
             {canReopen && <Reopen classId={classId} sessionId={id} tapClock={tapClock} />}
           </li>
         ))}

@@ -4,23 +4,27 @@ import { useRouter } from 'next/navigation'
 import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
 import type { letGo, moveToToday } from '@/server/plan/plan'
+import type { heldOnPaper } from '@/server/run'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 
 type MoveToToday = Action<typeof moveToToday>
 type LetGo = Action<typeof letGo>
+type HeldOnPaper = Action<typeof heldOnPaper>
 
-/** A session that was planned for a day gone by: it moves to today, or is let go. */
+/** A session that was planned for a day gone by: it moves to today, is let go, or was held without a screen. */
 export function NotHeld({
   classId,
   sessionId,
   moveToToday,
   letGo,
+  heldOnPaper,
 }: {
   classId: string
   sessionId: string
   moveToToday: MoveToToday
   letGo: LetGo
+  heldOnPaper: HeldOnPaper
 }) {
   const router = useRouter()
   const { problems, busy, save } = useSaving()
@@ -38,6 +42,38 @@ export function NotHeld({
       >
         Let it go
       </Button>
+      <PaperButton classId={classId} sessionId={sessionId} heldOnPaper={heldOnPaper} />
     </div>
+  )
+}
+
+/** It was held without a screen: from now on its sheets can be typed in. */
+export function PaperButton({
+  classId,
+  sessionId,
+  heldOnPaper,
+}: {
+  classId: string
+  sessionId: string
+  heldOnPaper: HeldOnPaper
+}) {
+  const router = useRouter()
+  const { problems, busy, save } = useSaving()
+  return (
+    <>
+      <Problems problems={problems} />
+      <Button
+        variant="quiet"
+        disabled={busy}
+        onClick={() =>
+          save(
+            () => heldOnPaper({ classId, sessionId }),
+            () => router.push(`/c/${classId}/sheets/${sessionId}`),
+          )
+        }
+      >
+        It was held on paper
+      </Button>
+    </>
   )
 }

@@ -29,10 +29,11 @@ export function ItemLine({
     <li className={count > 0 ? 'print-item' : 'print-item none'}>
       <div className="grow">
         <div>{name}</div>
-        <div className="tiny muted">{inWords(item)}</div>
-        {(isBag || byHand.length > 0) && (
+        {!isBag && byHand.length === 0 ? (
+          <div className="tiny muted">{inWords(item)}</div>
+        ) : (
           <details className="tiny">
-            <summary>{isBag ? 'In the bag' : 'Without a printer'}</summary>
+            <summary>{inWords(item)}</summary>
             {isBag && (
               <div className="print-bag">
                 <label>

@@ -1,8 +1,10 @@
 'use client'
 
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { groupNames } from '@/core/grouping/pennants'
 import { copiesToPrint } from '@/core/printing/to-print'
 import type { Action } from '@/server/answer'
 import type { countInBag, PrintPage, previewPages, putIntoBags, ShownItem } from '@/server/print/print'
@@ -155,6 +157,7 @@ export function PrintPlace({ classId, page, language, preview: ask, putIn, count
           )}
         </div>
       )}
+      <WhatFor classId={classId} page={page} />
       <div className="columns print-place">
         <div className="print-list">
           <PrintSettings
@@ -193,6 +196,32 @@ export function PrintPlace({ classId, page, language, preview: ask, putIn, count
         <Pages preview={preview} onMore={() => void more()} />
       </div>
     </>
+  )
+}
+
+/** The next session, or something for the children of a group to play at home. */
+function WhatFor({ classId, page: { what, groups, title } }: { classId: string; page: PrintPage }) {
+  return (
+    <nav className="print-for small" aria-label="What to print for">
+      <Link
+        href={`/c/${classId}/print`}
+        aria-current={what.kind === 'session' ? 'page' : undefined}
+        prefetch={false}
+      >
+        Next session
+      </Link>
+      {groups.length > 0 && <span className="muted">At home:</span>}
+      {groups.map(({ id, pennant }) => (
+        <Link
+          key={id}
+          href={`/c/${classId}/print?group=${id}`}
+          aria-current={what.kind === 'group' && title.startsWith(groupNames[pennant]) ? 'page' : undefined}
+          prefetch={false}
+        >
+          {groupNames[pennant]}
+        </Link>
+      ))}
+    </nav>
   )
 }
 

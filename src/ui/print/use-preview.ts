@@ -5,7 +5,7 @@ import type { Action } from '@/server/answer'
 import type { previewPages } from '@/server/print/print'
 
 type Asked = Parameters<Action<typeof previewPages>>[0]
-export type ShownPage = Awaited<ReturnType<typeof previewPages>>['pages'][number]
+type ShownPage = Awaited<ReturnType<typeof previewPages>>['pages'][number]
 
 export interface Preview {
   /** Null: not known yet. */

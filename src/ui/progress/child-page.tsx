@@ -37,9 +37,14 @@ export function ChildPage({ classId, page, ...actions }: ChildActions & { classI
             it.
           </p>
         </div>
-        <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
-          To groups
-        </Link>
+        <div className="button-row">
+          <Link className="btn btn-quiet" href={`/c/${classId}/print?child=${child.id}`} prefetch={false}>
+            A game for home
+          </Link>
+          <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
+            To groups
+          </Link>
+        </div>
       </div>
       <div className="columns child-columns">
         <div>

@@ -1,4 +1,4 @@
-import type { RunPage, RunVisit } from '@/server/run'
+import type { RunPage, RunVisit } from '@/server/session-board'
 import { keyOf, nextRow, notSeen, rowsOf, shortList } from './board'
 
 const station = (id: string) => ({ id }) as RunPage['stations'][number]

@@ -1,5 +1,5 @@
 import { saysSomething, type MarkValue } from '@/core/evidence/mark'
-import type { RunPage, RunVisit } from '@/server/run'
+import type { RunPage, RunVisit } from '@/server/session-board'
 import { setsOf } from './sets'
 
 /** A child's row on the board. */

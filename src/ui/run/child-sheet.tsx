@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { MarkValue } from '@/core/evidence/mark'
 import { stepOf } from '@/core/skills'
-import type { RunVisit, ShownMark } from '@/server/run'
+import type { RunVisit, ShownMark } from '@/server/session-board'
 import { SideSheet } from '../sheets/side-sheet'
 import { MarkSign } from './station-column'
 

@@ -17,7 +17,8 @@ export interface QueueState {
 export const nothingWaiting: QueueState = { waiting: [], aside: [], volatile: false, offline: false }
 
 /** What a mark is about; without an observer this device saw it. */
-export type MarkedAt = Pick<Mark, 'visitId' | 'pupilId'> & Partial<Pick<Mark, 'observer' | 'digital'>>
+export type MarkedAt = Pick<Mark, 'visitId' | 'pupilId'> &
+  Partial<Pick<Mark, 'observer' | 'digital' | 'sheet'>>
 
 /** Answers that are about the moment, not about the mark: it is sent again. */
 const forNow = [401, 408, 425, 429]
@@ -67,6 +68,7 @@ export class MarkQueue {
       ...value,
       ...at,
       digital: at.digital ?? null,
+      sheet: at.sheet ?? false,
       id: newId(),
       observer: at.observer ?? (await this.observerId()),
       corrects,

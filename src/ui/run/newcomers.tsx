@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { groupNames } from '@/core/grouping/pennants'
-import type { RunPage } from '@/server/run'
+import type { RunPage } from '@/server/session-board'
 import { Pennant } from '../pennant'
 
 /** Children who came after the groups were made: one tap, and they play along. */

@@ -7,7 +7,9 @@ import Button from 'react-bootstrap/Button'
 import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { Action } from '@/server/answer'
 import type { joinGroup } from '@/server/groups/join'
-import type { markAbsent, RunPage, tapClock } from '@/server/run'
+import type { missInBag } from '@/server/print/print'
+import type { markAbsent, tapClock } from '@/server/run'
+import type { RunPage } from '@/server/session-board'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { KeysButton } from '../keys/keys-sheet'
@@ -27,12 +29,13 @@ interface Props {
   tapClock: Action<typeof tapClock>
   markAbsent: Action<typeof markAbsent>
   joinGroup: Action<typeof joinGroup>
+  missInBag: Action<typeof missInBag>
 }
 
 type Tap = Parameters<Props['tapClock']>[0]['tap']
 
 /** The session as it runs: the clock, who is where, one tap for what was seen. */
-export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Props) {
+export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup, missInBag }: Props) {
   const router = useRouter()
   const { session, times, stations } = page
   const [absent, setAbsent] = useState(new Set(page.absent))
@@ -185,6 +188,7 @@ export function RunBoard({ classId, page, tapClock, markAbsent, joinGroup }: Pro
             onFocus={setStop}
             onTap={judge}
             onOpen={(visitId, pupilId) => setOpen({ visitId, pupilId })}
+            onMissing={(item, done) => save(() => missInBag({ classId, item }), done)}
           />
         ))}
       </main>

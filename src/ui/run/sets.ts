@@ -1,5 +1,5 @@
 import { seatsWithout } from '@/core/planning/seating/away'
-import type { RunVisit } from '@/server/run'
+import type { RunVisit } from '@/server/session-board'
 
 type Child = RunVisit['children'][number]
 

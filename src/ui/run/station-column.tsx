@@ -2,10 +2,11 @@
 
 import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { MarkValue } from '@/core/evidence/mark'
-import type { RunPage, RunVisit, ShownMark } from '@/server/run'
+import type { RunPage, RunVisit, ShownMark } from '@/server/session-board'
 import { keyOf } from './board'
 import { Pennant } from '../pennant'
 import { modeInWords } from '../words'
+import { MissingThings } from './missing-things'
 import { inWords, movedTo, setsOf } from './sets'
 
 export const markWords: Record<Judgement, string> = {
@@ -30,6 +31,7 @@ export function StationColumn({
   onFocus,
   onTap,
   onOpen,
+  onMissing,
 }: {
   classId: string
   station: RunPage['stations'][number]
@@ -44,6 +46,7 @@ export function StationColumn({
   onFocus: (row: string) => void
   onTap: (visitId: string, pupilId: string, judged: Judgement) => void
   onOpen: (visitId: string, pupilId: string) => void
+  onMissing: (item: string, done: () => void) => void
 }) {
   return (
     <section className="station" aria-label={`Station ${number}, ${station.title}`}>
@@ -62,6 +65,7 @@ export function StationColumn({
           show
         </a>
       </div>
+      {station.inBag.length > 0 && <MissingThings things={station.inBag} onMissing={onMissing} />}
       {visits.length === 0 && <p className="muted small">Empty in this slot.</p>}
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">

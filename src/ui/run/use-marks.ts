@@ -1,8 +1,8 @@
 'use client'
 
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { noValue, sameValue, saysSomething, type MarkValue } from '@/core/evidence/mark'
-import type { ShownMark } from '@/server/run'
+import { noValue, readerBeside, sameValue, saysSomething, type MarkValue } from '@/core/evidence/mark'
+import type { ShownMark } from '@/server/session-board'
 import { MarkQueue, nothingWaiting, type QueueState } from './mark-queue'
 import { MarkStore } from './mark-store'
 
@@ -16,8 +16,11 @@ interface LastTap {
   before: MarkValue
 }
 
-/** The marks of a session as the adult sees them: at once on the screen, then kept on the device, then stored. */
-export function useMarks(classId: string, stored: readonly ShownMark[]) {
+/**
+ * The marks of a session as the adult sees them: at once on the screen, then kept on the device, then stored.
+ * @param from `sheet`: what is typed in stands on children's sheets
+ */
+export function useMarks(classId: string, stored: readonly ShownMark[], from: 'seen' | 'sheet' = 'seen') {
   // What was tapped on this page; it speaks before what the server said when the page was made.
   const [tapped, setTapped] = useState<Tapped>(() => new Map())
   const [observer, setObserver] = useState<string | null>(null)
@@ -35,12 +38,13 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
     queue.current = made
     // Left over from before a reload: shown as they were, and sent.
     void made.resume().then(({ observer: device, waiting }) => {
-      setObserver(device)
+      const self = from === 'sheet' ? readerBeside(device) : device
+      setObserver(self)
       setTapped((before) => {
         const next = new Map(before)
         for (const mark of waiting)
           // What a digital station counted is no tap of this device.
-          if (mark.observer === device && !next.has(keyOf(mark.visitId, mark.pupilId)))
+          if (mark.observer === self && !next.has(keyOf(mark.visitId, mark.pupilId)))
             next.set(keyOf(mark.visitId, mark.pupilId), mark)
         return next
       })
@@ -51,7 +55,7 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
       window.removeEventListener('online', online)
       made.close()
     }
-  }, [classId])
+  }, [classId, from])
 
   const storedHere = useMemo(() => {
     const own: Tapped = new Map()
@@ -77,7 +81,13 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
     setRecording((count) => count + 1)
     // Its number is known once it is kept; a tap in between corrects the one before by child and visit.
     void queue.current
-      ?.add({ visitId, pupilId }, value, before?.id ?? null)
+      ?.add(
+        from === 'sheet' && observer
+          ? { visitId, pupilId, observer, sheet: saysSomething(value) }
+          : { visitId, pupilId },
+        value,
+        before?.id ?? null,
+      )
       .then(({ id }) =>
         setTapped((all) => {
           const now = all.get(key)
@@ -92,6 +102,9 @@ export function useMarks(classId: string, stored: readonly ShownMark[]) {
 
   return {
     markOf,
+    /** The device knows who it is: before, nothing is to be typed in. */
+    ready: observer !== null,
+    set,
     /** What other devices saw of the child at the visit: counted beside this one's. */
     othersOf: (visitId: string, pupilId: string) => storedHere.others.get(keyOf(visitId, pupilId)) ?? [],
     ...state,

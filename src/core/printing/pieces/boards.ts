@@ -1,6 +1,6 @@
 import { tableMarks } from '../../drawing/table'
 import type { AnyGame } from '../../games'
-import { at, type Piece } from '../piece'
+import { at, framed, type Piece } from '../piece'
 
 /** What is printed of a game's table: its spaces with their numbers, without hands, piles and devices. */
 export function boardOf(game: AnyGame, params: unknown): Piece {
@@ -18,5 +18,5 @@ export function boardOf(game: AnyGame, params: unknown): Piece {
     spots: printed.map((spot) => ({ ...spot, at: [spot.at[0] - left, spot.at[1] - top] as const })),
     paths: paths.filter(([a, b]) => kept.has(a) && kept.has(b)),
   }
-  return { width, height, marks: [at(-width / 2, -height / 2, tableMarks(layout, { things: [] }), 'board')] }
+  return framed(width, height, [at(-width / 2, -height / 2, tableMarks(layout, { things: [] }), 'board')])
 }

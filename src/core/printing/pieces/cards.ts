@@ -8,9 +8,11 @@ import { framed, range, type Piece } from '../piece'
 
 type Size = readonly [width: number, height: number]
 
-/** A game card, as large as a playing card. */
-export const card: Size = [56, 82]
-export const wide: Size = [82, 56]
+/** A game card, about as large as a playing card: nine fill a sheet of either paper. Wide ones: eight. */
+export const card: Size = [63, 83.5]
+export const wide: Size = [95, 62.5]
+/** Twelve fill a sheet. */
+export const square: Size = [63, 62.5]
 
 /** Waves, the same on every card: nobody can tell one by its back, and no edge has to meet the front's exactly. */
 function backOf([width, height]: Size) {

@@ -5,7 +5,8 @@ import { pattern, numeral, wheel, type Face } from '../../things/face'
 import { nameOf, type Thing } from '../../things'
 import { at, copiesOf, framed, range, type Piece } from '../piece'
 import { boardOf } from './boards'
-import { card, faceCard, fullPack, questionCards, wide } from './cards'
+import { card, faceCard, fullPack, questionCards, square, wide } from './cards'
+import { creatureHalf } from './creature'
 import { dieNet } from './die-net'
 import { hundredGrid, numberLine, strip } from './lines'
 import { listOfThings, placeValueMat, recordingSheet } from './sheets'
@@ -99,13 +100,13 @@ function piecesOfOne(one: Thing): Piece[] | null {
       return range(0, one.to).flatMap((a) =>
         range(a, one.to).map((b) => {
           const top = one.op === 'add' ? a + b : a * b
-          return faceCard({ kind: 'triangle', a, b, top, covered: 'none' }, [64, 58])
+          return faceCard({ kind: 'triangle', a, b, top, covered: 'none' }, square)
         }),
       )
     case 'time cards':
-      return range(0, 719, one.every).map((minutes) => faceCard({ kind: 'clock', minutes }, [64, 64]))
+      return range(0, 719, one.every).map((minutes) => faceCard({ kind: 'clock', minutes }, square))
     case 'creature halves':
-      return range(one.from, one.to).map((n) => faceCard({ kind: 'objects', n }, wide))
+      return range(one.from, one.to).map((n) => creatureHalf(one.half, n))
     case 'pattern strip':
       return [
         faceCard(

@@ -8,7 +8,9 @@ interface Label {
   shelf: readonly { name: string; count: number }[]
 }
 
-const [width, height] = [95, 130]
+const width = 95
+/** As high as what it says, up to half a sheet. */
+const [least, most] = [50, 130]
 
 /** What is in a bag and what is put to it, to check it in half a minute before and after. */
 export function bagLabel({ title, levels, paper, shelf }: Label): Piece {
@@ -29,5 +31,6 @@ export function bagLabel({ title, levels, paper, shelf }: Label): Piece {
     flow.say('From the shelf', { size: size * 1.1, heavy: true })
     for (const { name, count } of shelf) flow.say(`${count} × ${name}`, { size })
   }
+  const height = Math.min(most, Math.max(least, Math.ceil(flow.y + 10)))
   return framed(width, height, [at(-width / 2 + 6, -height / 2 + 5, flow.marks, 'label')])
 }

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { harbourPage } from '@/server/harbour'
 import { Harbour } from '@/ui/harbour/harbour'
 import { load } from '../../../load'
-import { clockAction } from '../run/actions'
+import { clockAction, heldOnPaperAction } from '../run/actions'
 import { letGoAction, moveToTodayAction } from './plan/actions'
 
 export const metadata: Metadata = { title: 'Harbour' }
@@ -16,6 +16,7 @@ export default async function HarbourRoute({ params }: { params: Promise<{ class
       tapClock={clockAction}
       moveToToday={moveToTodayAction}
       letGo={letGoAction}
+      heldOnPaper={heldOnPaperAction}
     />
   )
 }

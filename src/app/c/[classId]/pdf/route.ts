@@ -1,7 +1,6 @@
 import { Readable } from 'node:stream'
 import { NextResponse } from 'next/server'
-import { pdfOf } from '@/server/print/pdf'
-import { printedPages } from '@/server/print/print'
+import { printPdf } from '@/server/print/print'
 import { currentViewer } from '@/server/viewer'
 import { answered, problem } from '../../../document'
 
@@ -16,16 +15,16 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   }
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     return problem(400, 'Nothing to print.')
-  const asked = { ...body, classId } as Parameters<typeof printedPages>[1]
-  return answered(printedPages(currentViewer(), asked), ({ title, pages }) => {
-    const document = pdfOf(title, pages)
-    return new NextResponse(Readable.toWeb(document as unknown as Readable) as ReadableStream<Uint8Array>, {
+  const asked = { ...body, classId } as Parameters<typeof printPdf>[1]
+  return answered(printPdf(currentViewer(), asked), ({ title, pages, pdf }) => {
+    const bytes = Readable.toWeb(pdf as unknown as Readable) as ReadableStream<Uint8Array>
+    return new NextResponse(bytes, {
       headers: {
         'content-type': 'application/pdf',
         'content-disposition': `inline; filename="${title.replace(/[^\w ,-]+/g, '').trim() || 'print'}.pdf"`,
         'cache-control': 'no-store',
         // How many there will be, so that the progress can be told.
-        'x-pages': String(pages.length),
+        'x-pages': String(pages),
       },
     })
   })

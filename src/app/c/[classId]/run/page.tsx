@@ -3,7 +3,7 @@ import Link from 'next/link'
 import { runPage } from '@/server/run'
 import { RunBoard } from '@/ui/run/run-board'
 import { load } from '../../../load'
-import { absentAction, clockAction, joinAction } from './actions'
+import { absentAction, clockAction, joinAction, missInBagAction } from './actions'
 
 export const metadata: Metadata = { title: 'Run' }
 
@@ -28,6 +28,7 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
       tapClock={clockAction}
       markAbsent={absentAction}
       joinGroup={joinAction}
+      missInBag={missInBagAction}
     />
   )
 }

@@ -27,7 +27,8 @@ function askedFor(query: Query): PrintFor {
   const child = only(query.child)
   if (child) return { kind: 'child', pupilId: child }
   const group = only(query.group)
-  return group ? { kind: 'group', groupId: group } : { kind: 'session' }
+  if (group) return { kind: 'group', groupId: group }
+  return only(query.for) === 'home' ? { kind: 'group' } : { kind: 'session' }
 }
 
 export default async function Print({ params, searchParams }: Props) {

@@ -1,0 +1,86 @@
+import { syllable } from 'syllable'
+import { fleschKincaid } from 'flesch-kincaid'
+import type { Mark } from '../drawing/marks'
+import { gameOf, games } from '../games'
+import { homeKit, mostKitPages, playedAtHome } from './home-kit'
+import { languages, letters } from './letters'
+import { pagesOf } from './pages'
+import { countsToPrint } from './to-print'
+
+const child = { id: 'c0ffee', name: 'Zoë' }
+
+const textsIn = (marks: readonly Mark[]): string[] =>
+  marks.flatMap((mark) => (mark.op === 'group' ? textsIn(mark.marks) : mark.op === 'text' ? [mark.text] : []))
+
+const kitPages = (gameId: string, levelId: string, language: (typeof languages)[number] = 'en') => {
+  const bundles = [homeKit(child, { gameId, levelId }, language)]
+  const counts = countsToPrint(bundles, new Map())
+  return pagesOf(
+    { title: 'kit', bundles },
+    { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts },
+  )
+}
+
+const atHome = games.flatMap((game) =>
+  game.levels.filter(({ params }) => playedAtHome(game, params)).map(({ id }) => ({ game, levelId: id })),
+)
+
+test('a third of the levels can be played at home, of every section of the number strands', () => {
+  expect(atHome.length).toBeGreaterThan(60)
+  expect(new Set(atHome.map(({ game }) => game.id)).size).toBeGreaterThan(15)
+  for (const { game } of atHome) expect(game.room).toMatchObject({ adult: false, where: 'table' })
+})
+
+test('every kit is at most four pages; its child is named on the letter alone, its level nowhere', () => {
+  const faults = atHome.flatMap(({ game, levelId }) => {
+    const pages = kitPages(game.id, levelId)
+    const texts = pages.map(({ marks }) => textsIn(marks).join(' '))
+    const { title } = gameOf(game.id).levels.find(({ id }) => id === levelId)!
+    const said = [
+      pages.length > mostKitPages ? `${pages.length} pages` : '',
+      texts[0].includes('Zoë') ? '' : 'no name on the letter',
+      texts.slice(1).some((text) => text.includes('Zoë')) ? 'the name outside the letter' : '',
+      // A level is called by its numbers, which the cards show too: its whole name stands nowhere.
+      texts.slice(0, 2).some((text) => title.includes(',') && text.includes(title))
+        ? `the level: ${title}`
+        : '',
+      texts.slice(1).join(' ').includes('How to play') ? '' : 'not how to play',
+    ].filter(Boolean)
+    return said.map((fault) => `${game.id} ${levelId}: ${fault}`)
+  })
+  expect(faults).toEqual([])
+})
+
+test('every language has every word of the letter, with the child’s name once and where it belongs', () => {
+  for (const language of languages) {
+    const letter = letters[language]
+    expect(letter.why.split('{name}')).toHaveLength(2)
+    for (const [key, words] of Object.entries(letter)) if (key !== 'why') expect(words).not.toMatch(/[{}]/)
+  }
+  const [en, de, fr] = languages.map((language) => Object.values(letters[language]))
+  // No word was left in another language.
+  expect(de.filter((words, i) => words === en[i])).toEqual([])
+  expect(fr.filter((words, i) => words === en[i])).toEqual([])
+})
+
+test('the English letter can be read at nine', () => {
+  const text = Object.values(letters.en).join(' ').replace('{name}', 'Zoë')
+  const sentence = text.split(/[.!?](?:\s|$)/).filter((part) => part.trim() !== '').length
+  const word = text.split(/\s+/).length
+  // Flesch–Kincaid grade (Kincaid et al. 1975); grade 4 is read at nine.
+  expect(fleschKincaid({ sentence, word, syllable: syllable(text) })).toBeLessThanOrEqual(4)
+})
+
+test('a name may hold anything: signs of replacement, brackets, other alphabets', () => {
+  for (const name of ['$& $1', '{name}', 'נועם', '名前', 'x'.repeat(200)]) {
+    const bundles = [
+      homeKit({ id: 'a', name }, { gameId: atHome[0].game.id, levelId: atHome[0].levelId }, 'en'),
+    ]
+    const [letter] = pagesOf(
+      { title: 'kit', bundles },
+      { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts: countsToPrint(bundles, new Map()) },
+    )
+    // A long name is cut over lines: nothing of it is lost.
+    expect(textsIn(letter.marks).join('').replace(/\s/g, '')).toContain(name.replace(/\s/g, ''))
+  }
+})

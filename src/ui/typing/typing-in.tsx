@@ -1,0 +1,227 @@
+'use client'
+
+import Link from 'next/link'
+import { useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import { groupNames } from '@/core/grouping/pennants'
+import { noValue, type MarkValue } from '@/core/evidence/mark'
+import type { RunPage, RunVisit } from '@/server/session-board'
+import { useShortcuts } from '../keys/use-shortcuts'
+import { Pennant } from '../pennant'
+import { NotStored } from '../run/not-stored'
+import { savedInWords } from '../run/saved-in-words'
+import { setsOf } from '../run/sets'
+import { markWords } from '../run/station-column'
+import { useMarks } from '../run/use-marks'
+import { dayInWords } from '../words'
+import { asTyped, ringTyped, tallyTyped } from './typed'
+
+/** What stands on the sheets of a session, typed in their own order: a key a child, and on to the next. */
+export function TypingIn({
+  classId,
+  day,
+  board,
+  from,
+}: {
+  classId: string
+  day: string
+  board: RunPage
+  /** Sheets that adults filled in, or the children's own. */
+  from: 'seen' | 'sheet'
+}) {
+  const marks = useMarks(classId, board.marks, from)
+  const [of, setOf] = useState(10)
+  const names = new Map(
+    board.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
+  )
+  useShortcuts([
+    from === 'seen'
+      ? { keys: '1 2 3', title: 'The ring on the sheet, and on to the next child', run: () => undefined }
+      : { keys: '7 Enter', title: 'So many right, and on to the next child', run: () => undefined },
+    { keys: '↑ ↓', title: 'From child to child', run: () => undefined },
+  ])
+  return (
+    <>
+      <div className="headline">
+        <div>
+          <h1>Sheets of {dayInWords(day)}</h1>
+          <p>
+            {from === 'seen'
+              ? 'As they stand on the sheets: 1 alone, 2 with help, 3 not yet, 0 nothing. Each key leads on to the next child.'
+              : 'How many are right on each child’s own sheet, then Enter. They count half as much as what an adult saw.'}
+          </p>
+        </div>
+        <strong className="saved" role="status">
+          {savedInWords(marks)}
+        </strong>
+      </div>
+      {marks.aside.length > 0 && (
+        <NotStored aside={marks.aside} names={names} onRetry={marks.retry} onLetGo={marks.letGo} />
+      )}
+      <div className="button-row stacked">
+        {from === 'seen' ? (
+          <Link className="btn btn-quiet btn-sm" href="?from=children" replace prefetch={false}>
+            Children’s own sheets instead
+          </Link>
+        ) : (
+          <>
+            <Link className="btn btn-quiet btn-sm" href="?from=adults" replace prefetch={false}>
+              Adults’ sheets instead
+            </Link>
+            <label className="of-field small">
+              on a sheet
+              <Form.Control
+                size="sm"
+                type="number"
+                min={1}
+                max={100}
+                value={of}
+                onChange={({ target }) => {
+                  const n = Number(target.value)
+                  if (Number.isInteger(n) && n >= 1 && n <= 100) setOf(n)
+                }}
+              />
+            </label>
+          </>
+        )}
+      </div>
+      <div className="typing">
+        {board.stations.map(({ id, title }, position) => (
+          <section key={id} aria-label={`Station ${position + 1}, ${title}`}>
+            <h2 className="section">
+              {position + 1} · {title}
+            </h2>
+            {board.visits
+              .filter(({ stationId }) => stationId === id)
+              .map((visit) => (
+                <VisitSheet key={visit.id} visit={visit} time={board.times[visit.slot]}>
+                  {setsOf(visit)
+                    .flat()
+                    .map((child) => (
+                      <TypedRow
+                        key={child.id}
+                        name={child.name}
+                        away={board.absent.includes(child.id)}
+                        value={marks.markOf(visit.id, child.id) ?? noValue}
+                        ready={marks.ready}
+                        of={from === 'sheet' ? of : null}
+                        onValue={(value) => marks.set(visit.id, child.id, value)}
+                      />
+                    ))}
+                </VisitSheet>
+              ))}
+          </section>
+        ))}
+      </div>
+    </>
+  )
+}
+
+function VisitSheet({
+  visit,
+  time,
+  children,
+}: {
+  visit: RunVisit
+  time: { from: string; to: string }
+  children: React.ReactNode
+}) {
+  return (
+    <>
+      <div className="typing-head small">
+        <Pennant number={visit.pennant} size={14} />
+        <strong>{groupNames[visit.pennant]}</strong>
+        <span className="muted">
+          {time.from} · {visit.level}
+        </span>
+      </div>
+      <ul className="plain-list">{children}</ul>
+    </>
+  )
+}
+
+/** A child's line: a key for its ring, or how many are right. */
+function TypedRow({
+  name,
+  away,
+  value,
+  ready,
+  of,
+  onValue,
+}: {
+  name: string
+  away: boolean
+  value: MarkValue
+  ready: boolean
+  /** On a child's own sheet; null: rings of an adult's. */
+  of: number | null
+  onValue: (value: MarkValue) => void
+}) {
+  const [text, setText] = useState<string | null>(null)
+  const [problem, setProblem] = useState<string | null>(null)
+  const shown = of === null ? (value.judged ? markWords[value.judged] : '') : (text ?? asTyped(value, of))
+
+  function keep(): boolean {
+    if (of === null || text === null) return true
+    const typed = tallyTyped(text, of)
+    if (typeof typed === 'string') {
+      setProblem(typed)
+      return false
+    }
+    setProblem(null)
+    setText(null)
+    if (asTyped(typed, of) !== asTyped(value, of)) onValue(typed)
+    return true
+  }
+
+  function onKey(event: React.KeyboardEvent<HTMLInputElement>) {
+    const { key, ctrlKey, metaKey, altKey } = event
+    if (ctrlKey || metaKey || altKey) return
+    const on = key === 'ArrowDown' || key === 'Enter'
+    if (on || key === 'ArrowUp') {
+      event.preventDefault()
+      if (keep()) focusBeside(event.currentTarget, on ? 1 : -1)
+      return
+    }
+    if (of !== null) return
+    const ring = ringTyped(key)
+    if (ring) {
+      if (ring.judged !== value.judged) onValue(ring)
+      focusBeside(event.currentTarget, 1)
+    }
+    // Nothing else is typed here; Tab and Escape mean what they always mean.
+    if (key.length === 1) event.preventDefault()
+  }
+
+  return (
+    <li className={away ? 'typed-row away' : 'typed-row'}>
+      <span className="grow">
+        {name}
+        {away && <span className="tiny muted"> was away</span>}
+        {problem && <span className="tiny clash-text"> {problem}</span>}
+      </span>
+      <Form.Control
+        size="sm"
+        data-typed
+        aria-label={of === null ? `${name}: ring` : `${name}: right of ${of}`}
+        aria-invalid={problem !== null}
+        inputMode="numeric"
+        autoComplete="off"
+        disabled={!ready}
+        readOnly={of === null}
+        placeholder="–"
+        value={shown}
+        onChange={({ target }) => of !== null && setText(target.value)}
+        onFocus={({ target }) => target.select()}
+        onBlur={keep}
+        onKeyDown={onKey}
+      />
+    </li>
+  )
+}
+
+/** The field of the next child, or of the one before; at an end it stays. */
+function focusBeside(field: HTMLInputElement, by: 1 | -1) {
+  const all = [...document.querySelectorAll<HTMLInputElement>('[data-typed]')]
+  all[all.indexOf(field) + by]?.focus()
+}
