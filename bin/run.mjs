@@ -11,6 +11,7 @@ import {
   freePort,
   measures,
   packages,
+  pdfTools,
   postgres,
   root,
   run,
@@ -37,6 +38,7 @@ const commands = {
   async test() {
     packages()
     browser()
+    pdfTools()
     postgres()
     build()
     measures()

@@ -73,6 +73,11 @@ export function browser() {
   fromDebian('chromium', 'chromium-driver')
 }
 
+/** Debian's Poppler: another program that draws and reads what is printed. */
+export function pdfTools() {
+  if (!existsSync('/usr/bin/pdftoppm')) fromDebian('poppler-utils')
+}
+
 /** Debian's PostgreSQL, for the tests on a database server. */
 export function postgres() {
   if (!isThere()) fromDebian('postgresql')

@@ -24,6 +24,7 @@ export const places = [
   '/plan',
   '/run',
   '/progress',
+  '/print',
   '/settings',
 ]
 

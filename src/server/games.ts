@@ -261,7 +261,7 @@ export const gamePage = readingClass(
       /** Worked out where they are looked at. */
       figures,
       known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
-      pages: await pagesOfGame(gameId, level.id, forChildren),
+      pages: await pagesOfGame(scope, gameId, level.id, forChildren),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
   },

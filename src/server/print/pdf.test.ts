@@ -1,5 +1,3 @@
-import { spawnSync } from 'node:child_process'
-import { buffer } from 'node:stream/consumers'
 import { join } from 'node:path'
 import PDFDocument from 'pdfkit'
 import { games, gameOf } from '@/core/games'
@@ -12,30 +10,11 @@ import type { Mark } from '@/core/drawing/marks'
 import { countsToPrint } from '@/core/printing/to-print'
 import { sizeOfPaper, type Backs, type PaperId } from '@/core/printing/paper'
 import { pdfOf } from './pdf'
+import { readPdf, type ReadPdf } from './testing/read'
 
-interface Read {
-  title: string
-  pages: {
-    width: number
-    height: number
-    images: number
-    texts: { text: string; x: number; y: number; width: number; size: number }[]
-  }[]
-}
-
-/** What another program reads from the PDF of these pages; millimetres. */
-async function read(
-  pages: readonly Pick<Page, 'width' | 'height' | 'marks'>[],
-  title = 'Test',
-): Promise<Read> {
-  const { stdout, stderr, status } = spawnSync(process.execPath, [join(__dirname, 'testing/read-pdf.mjs')], {
-    input: await buffer(pdfOf(title, pages)),
-    maxBuffer: 1 << 28,
-    encoding: 'utf8',
-  })
-  if (status !== 0) throw new Error(stderr)
-  return JSON.parse(stdout) as Read
-}
+/** What another program reads from the PDF of these pages. */
+const read = (pages: readonly Pick<Page, 'width' | 'height' | 'marks'>[], title = 'Test') =>
+  readPdf(pdfOf(title, pages))
 
 type Text = Extract<Mark, { op: 'text' }>
 
@@ -76,7 +55,7 @@ function pagesOfItem(gameId: string, levelId: string, name: string, children = 2
   const counts = { [item.id]: item.count }
   return pagesOfJob(pile, { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts })
 }
-const numbersOn = ({ pages }: Read) =>
+const numbersOn = ({ pages }: ReadPdf) =>
   pages.flatMap(({ texts }) => texts.filter(({ text }) => /^\d+$/.test(text)))
 const piecesOn = (pages: readonly Page[]) =>
   pages.flatMap(({ marks }) => marks.filter((mark) => mark.op === 'group' && mark.id.startsWith('piece')))

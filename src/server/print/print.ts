@@ -216,13 +216,17 @@ export const previewPages = readingClass(
   },
 )
 
-/** How many pages a game needs for so many children, whatever is in the bags. */
-export const pagesOfGame = (gameId: string, levelId: string, children: number): Promise<number | null> =>
-  printThread().run(
-    'pagesToPrint',
-    { source: { kind: 'game', gameId, levelId, children }, kept: [] },
-    { limitMs },
-  )
+/** How many pages a game still needs for so many children. */
+export async function pagesOfGame(
+  scope: ClassScope,
+  gameId: string,
+  levelId: string,
+  children: number,
+): Promise<number | null> {
+  const source: PileSource = { kind: 'game', gameId, levelId, children }
+  const kept = [...(await bagsOf(scope))]
+  return printThread().run('pagesToPrint', { source, kept }, { limitMs })
+}
 
 /** How many pages the next session still needs; null: none is planned, they are too many, or it takes longer than `waitMs`. */
 export async function pagesOfSession(scope: ClassScope, waitMs: number): Promise<number | null> {

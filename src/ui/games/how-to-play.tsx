@@ -56,7 +56,7 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
             href={`/c/${classId}/print?game=${game.id}&level=${level.id}&children=${materials.children}`}
             prefetch={false}
           >
-            {pages === null ? 'Print' : `Print ${many(pages, 'page')}`}
+            {pages === null ? 'Print' : pages === 0 ? 'All in the bag' : `Print ${many(pages, 'page')}`}
           </Link>
         </p>
         <p className="small">
