@@ -1,6 +1,7 @@
 import { exactAnalyses, simulationSpeed, wholeCatalogue } from './games'
 import { groupingBesideHighs } from './grouping'
 import { planning } from './planning'
+import { printing } from './printing'
 import { quickCheck } from './quick-check'
 import { begin, record } from './report'
 import { bundles, screens } from './screens'
@@ -21,13 +22,14 @@ const parts: Record<string, () => void | Promise<void>> = {
   term() {
     term(40)
   },
+  printing,
   async screens() {
     await screens()
     await bundles()
   },
 }
 
-/** `npm run bench [-- games | judgement | term | screens] [-- record]`: all parts, or some; `record` keeps them in docs/benchmarks.md. */
+/** `npm run bench [-- games | judgement | term | printing | screens] [-- record]`: all parts, or some; `record` keeps them in docs/benchmarks.md. */
 async function main() {
   const wanted = process.argv.slice(2)
   const names = Object.keys(parts)

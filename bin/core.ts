@@ -19,7 +19,7 @@ async function main(): Promise<number> {
     return 2
   }
   try {
-    await written(`${JSON.stringify(verb(input))}\n`)
+    await written(`${JSON.stringify(await verb(input))}\n`)
     return 0
   } catch (error) {
     if (error instanceof z.ZodError) {

@@ -3,6 +3,19 @@ import { rmSync } from 'node:fs'
 import { Person } from './support/browser'
 import { startServer } from './support/server'
 
+/** A page of a printed level as another program draws it. */
+function takePaper(name: string, game: string, level: string, page: number) {
+  const input = JSON.stringify({ game, level, players: 4, as: 'pdf' })
+  const { stdout } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/core.ts', 'print'], {
+    input,
+    encoding: 'utf8',
+    maxBuffer: 1 << 28,
+  })
+  const { pdf } = JSON.parse(stdout) as { pdf: string }
+  const one = ['-r', '80', '-f', String(page), '-l', String(page), '-png', '-singlefile']
+  spawnSync('pdftoppm', [...one, '-', `docs/screenshots/${name}`], { input: Buffer.from(pdf, 'base64') })
+}
+
 /** Takes the pictures of docs/screenshots anew from fresh demo data: `npm run screenshots [NAME …]`. */
 async function main() {
   const folder = '.islands/screenshots'
@@ -15,6 +28,10 @@ async function main() {
   const server = await startServer(folder)
   const person = await Person.at(server.url)
   const wanted = process.argv.slice(2)
+  if (wanted.length === 0 || wanted.includes('paper')) {
+    takePaper('paper-task-card', 'landfall', 'to-20-cards', 1)
+    takePaper('paper-board', 'perch', 'two-dice', 2)
+  }
   const take = async (name: string, path: string, before?: () => Promise<void>) => {
     if (wanted.length > 0 && !wanted.includes(name)) return
     await person.goTo(path)
@@ -48,7 +65,6 @@ async function main() {
       await person.keys('c', 'c', 'c')
     })
     await take('show-grid', `${base}/show/switchback?level=call-5`, shown(10))
-    await take('show-cards', `${base}/show/tens-catch?level=to-10`, shown(5))
     await take('try', `${base}/try/landfall?level=to-20-die`, shown(1))
     await take('train', `${base}/train/landfall?level=to-20-die`)
     await take('tools', `${base}/tools`, shown(1))
@@ -56,6 +72,9 @@ async function main() {
     await take('child', `${base}/class`, async () => {
       await person.press('Amara')
       await person.find('//h2[normalize-space(.)="What was seen"]')
+    })
+    await take('print', `${base}/print`, async () => {
+      await person.sees(/^\d+ pages? for/)
     })
     await take('settings', `${base}/settings`, async () => {
       await person.press('Back up now')

@@ -31,7 +31,7 @@ import { discardDraft, keepDraft } from '../src/server/drafts/drafts'
 import { harbourPage } from '../src/server/harbour'
 import { changeHouseStyle } from '../src/server/house-style'
 import { lookIntoBackup, restoreBackup } from '../src/server/keeping/backups'
-import { exportChild, exportClass, importClass } from '../src/server/keeping/documents'
+import { exportChild, exportClass, exportClassList, importClass } from '../src/server/keeping/documents'
 import { settingsPage } from '../src/server/keeping/settings'
 import { closeThreads } from '../src/server/heavy/threads'
 import { recordMark } from '../src/server/marks/marks'
@@ -130,6 +130,7 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['childPage', childPage as Any, () => ({ classId, pupilId })],
     ['settingsPage', settingsPage as Any, () => ({ classId })],
     ['exportClass', exportClass as Any, () => ({ classId })],
+    ['exportClassList', exportClassList as Any, () => ({ classId })],
     ['exportChild', exportChild as Any, () => ({ classId, pupilId })],
     ['lookIntoBackup', lookIntoBackup as Any, () => ({ name: 'islands-2026-11-20T10-00-00-000Z-by-hand.json.gz' })],
     ['restoreBackup', restoreBackup as Any, () => ({ name: 'islands-2026-11-20T10-00-00-000Z-by-hand.json.gz' })],

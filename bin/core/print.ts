@@ -4,13 +4,14 @@ import { gameIdSchema, gameOf } from '@/core/games'
 import { gamePile } from '@/core/printing/game-pile'
 import { packed, type Page } from '@/core/printing/pack'
 import { pagesOf } from '@/core/printing/pages'
-import { mostCopies } from '@/core/printing/too-much'
+import { mostCopies, TooMuch } from '@/core/printing/too-much'
 import { backsSchema, paperSchema } from '@/core/printing/paper'
 import { piecesOf } from '@/core/printing/pieces/of-thing'
 import { taskCardForms } from '@/core/printing/sheets/task-card'
 import { countsToPrint } from '@/core/printing/to-print'
 import { nameOf, thingSchema } from '@/core/things'
 import { pdfOf } from '@/server/print/pdf'
+import { inputProblems } from './input-problems'
 
 const levelSchema = z
   .object({
@@ -46,12 +47,24 @@ export async function print(input: unknown) {
   const asked = printSchema.parse(input)
   const { paper, backs, seed, as, taskCards } = asked
   const job = 'job' in asked ? asked.job : asked
-  const { title, pages, missing } = Array.isArray(job)
-    ? thingPages(job, { paper, backs, seed })
-    : levelPages(job, { paper, backs, seed, taskCards })
+  const { title, pages, missing } = asInputProblem(() =>
+    Array.isArray(job)
+      ? thingPages(job, { paper, backs, seed })
+      : levelPages(job, { paper, backs, seed, taskCards }),
+  )
   if (as === 'marks') return { pages, missing }
   const document = pdfOf(title, pages)
   return { pages: pages.length, missing, pdf: (await buffer(document)).toString('base64') }
+}
+
+/** A job that nobody can mean is a problem with the input. */
+function asInputProblem<T>(run: () => T): T {
+  try {
+    return run()
+  } catch (error) {
+    if (error instanceof TooMuch) throw inputProblems('job', [error.message])
+    throw error
+  }
 }
 
 type Frame = Omit<z.output<typeof frameSchema>, 'as' | 'taskCards'>

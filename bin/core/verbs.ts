@@ -16,6 +16,7 @@ import { makePlan } from '@/core/planning/plan/plan'
 import { planInputSchema } from '@/core/planning/plan/problem'
 import { materialsFor, materialsInputSchema } from '@/core/planning/materials-input'
 import { demonstration, play, slipsOf } from './play'
+import { inputProblems } from './input-problems'
 import { print } from './print'
 import { tasks, texts } from './teaching'
 
@@ -135,10 +136,4 @@ function asInputProblem<T>(path: string, run: () => T): T {
       ])
     throw error
   }
-}
-
-function inputProblems(path: string, messages: string[]): z.ZodError {
-  return new z.ZodError(
-    messages.map((message) => ({ code: 'custom', path: [path], message, input: undefined })),
-  )
 }

@@ -7,7 +7,7 @@ import { addChildren, changeChild, classTable, listClasses, place, saveLinks, se
 import { gamePage, gamesPage, stopWaiting } from './games'
 import { discardDraft, keepDraft } from './drafts/drafts'
 import { backUpNow, lookIntoBackup, restoreBackup } from './keeping/backups'
-import { exportChild, exportClass, importClass } from './keeping/documents'
+import { exportChild, exportClass, exportClassList, importClass } from './keeping/documents'
 import { eraseChild } from './keeping/erase'
 import { settingsPage } from './keeping/settings'
 import { changeHouseStyle } from './house-style'
@@ -103,6 +103,7 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     harbourPage: () => harbourPage(stranger, { classId }),
     settingsPage: () => settingsPage(stranger, { classId }),
     exportClass: () => exportClass(stranger, { classId }),
+    exportClassList: () => exportClassList(stranger, { classId }),
     exportChild: () => exportChild(stranger, { classId, pupilId }),
     importClass: () => importClass(stranger, { text, mode: 'replace' }),
     eraseChild: () => eraseChild(stranger, { classId, pupilId }),

@@ -1,4 +1,11 @@
-import { decodeText, readChildren, readTable, type RawTable, type ReadList } from './class-list'
+import {
+  decodeText,
+  readChildren,
+  readTable,
+  writeClassList,
+  type RawTable,
+  type ReadList,
+} from './class-list'
 
 const table = (text: string) => readTable(text) as RawTable
 const read = (text: string, present: string[] = []) => readChildren(table(text), present) as ReadList
@@ -84,4 +91,27 @@ test('wrong encoding is told, UTF-16 with its mark is read', () => {
 test('names of many languages are names', () => {
   for (const name of ['Zoë', 'Jean-Luc', 'D’Arcy', 'Nguyễn', 'Łucja', 'أمل', '小明', 'Mary Ann'])
     expect(read(name).problems).toEqual([])
+})
+
+test('a list that is written is read again as it was', () => {
+  const children = [
+    { name: 'Ama', initial: '', year: 'Reception' as const },
+    { name: 'Jean-Luc', initial: 'B', year: 'Year 1' as const },
+    { name: 'O’Neil, the “tall”'.replace(/[,“”]/g, ''), initial: '', year: 'Year 2' as const },
+    { name: 'Łucja', initial: 'Ż', year: 'Year 2' as const },
+  ]
+  expect(
+    read(writeClassList(children)).children.map(({ name, initial, year }) => ({ name, initial, year })),
+  ).toEqual(children)
+})
+
+test('nothing in a written list is taken for a formula, nor breaks out of its cell', () => {
+  // Signs by which spreadsheets know a formula: OWASP, CSV Injection.
+  for (const sign of ['=', '+', '-', '@', '\t', '\r']) {
+    const text = writeClassList([{ name: `${sign}HYPERLINK("x")`, initial: '', year: 'Year 1' }])
+    const [, line] = text.split('\r\n')
+    expect(line.replace(/^"/, '')).toMatch(/^'/)
+  }
+  const quoted = writeClassList([{ name: 'a","b', initial: '', year: 'Year 1' }])
+  expect(table(quoted).rows[1].cells).toEqual(['a","b', '', 'Year 1'])
 })

@@ -185,3 +185,21 @@ export function readChildren(table: RawTable, present: readonly string[] = []): 
 }
 
 const fold = (name: string) => name.toLocaleLowerCase('en').normalize('NFC')
+
+/** A byte-order mark: without it some spreadsheets read letters beyond the English ones wrongly. */
+const byteOrderMark = '\uFEFF'
+
+/**
+ * The list of a class for a spreadsheet: what is read in comes out again. A value that a spreadsheet would take for a
+ * formula begins with an apostrophe.
+ */
+export function writeClassList(
+  children: readonly { name: string; initial: string; year: YearGroup }[],
+): string {
+  const rows = children.map(({ name, initial, year }) => [name, initial, year])
+  return (
+    byteOrderMark +
+    Papa.unparse([['Name', 'Initial', 'Year'], ...rows], { escapeFormulae: true, newline: '\r\n' }) +
+    '\r\n'
+  )
+}

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { writeClassList } from '@/core/formats/class-list'
 import { readDocument } from '@/data/backup/files'
 import { checkTables, insertRows, NotOurs } from '@/data/backup/load'
 import { dumpClass } from '@/data/backup/dump'
@@ -24,6 +25,12 @@ import { ofSchool } from './school'
 export const exportClass = readingClass(classIdSchema, ({ classId }) =>
   oneMoment((db) => dumpClass(db, classId)),
 )
+
+/** The children of a class as a list for a spreadsheet. */
+export const exportClassList = readingClass(classIdSchema, async (scope) => {
+  const pupils = await pupilsOf(scope)
+  return writeClassList(pupils.map(({ name, initial, yearGroup }) => ({ name, initial, year: yearGroup })))
+})
 
 const oneMoment = async <T>(read: (db: Database) => Promise<T>): Promise<T> =>
   inTransaction(await serverDatabase(), (transaction) => read(transaction as unknown as Database))

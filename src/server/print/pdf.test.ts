@@ -6,7 +6,8 @@ import type { Page } from '@/core/printing/pack'
 import { pagesOf as pagesOfJob } from '@/core/printing/pages'
 import { taskCard, taskCardForms } from '@/core/printing/sheets/task-card'
 import { widthOf } from '@/core/printing/text'
-import type { Mark } from '@/core/drawing/marks'
+import type { Mark, Tone } from '@/core/drawing/marks'
+import { colours, opacityOf } from '@/core/drawing/svg'
 import { countsToPrint } from '@/core/printing/to-print'
 import { sizeOfPaper, type Backs, type PaperId } from '@/core/printing/paper'
 import { pdfOf } from './pdf'
@@ -235,4 +236,53 @@ test('on every task card of every form nothing stands outside the card', () => {
     ),
   )
   expect(faults).toEqual([])
+})
+
+/** Relative luminance of a tone on paper, WCAG 2.2. */
+function luminance(tone: Tone): number {
+  const channels = [1, 3, 5].map((at) => parseInt(colours[tone].slice(at, at + 2), 16) / 255)
+  const [r, g, b] = channels.map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4))
+  const solid = 0.2126 * r + 0.7152 * g + 0.0722 * b
+  return solid * opacityOf(tone) + (1 - opacityOf(tone))
+}
+
+/** What a filled mark is by its outline alone. */
+const outline = (mark: Mark): string =>
+  mark.op === 'circle'
+    ? 'circle'
+    : mark.op === 'rect'
+      ? `rect ${mark.round > 0}`
+      : mark.op === 'path'
+        ? `path ${mark.d.replace(/[\d.-]+/g, 'n')}`
+        : mark.op
+
+test('without colour players stay apart: by shape, or by a grey that differs', () => {
+  const players = [1, 2, 3, 4, 5, 6].map((n) => `player-${n}` as Tone)
+  let met = 0
+  // Where two players' tones fill marks, the same outline never has two of them with one grey.
+  const faults = games.flatMap((game) =>
+    game.levels.flatMap((level) => {
+      const { marks } = taskCard(game, level.title, level.params)
+      const found = new Map<string, Set<Tone>>()
+      const look = (mark: Mark, label: string) => {
+        if (mark.op === 'group')
+          // A thing that holds a numeral or a letter is told by it.
+          return mark.marks.forEach((one) =>
+            look(one, mark.marks.some(({ op }) => op === 'text') ? `labelled ${mark.id}` : label),
+          )
+        if (mark.op === 'text' || !players.includes(mark.fill)) return
+        const key = `${label} ${outline(mark)}`
+        found.set(key, (found.get(key) ?? new Set()).add(mark.fill))
+      }
+      marks.forEach((mark) => look(mark, ''))
+      return [...found].flatMap(([key, tones]) => {
+        const greys = [...tones].map(luminance).sort((a, b) => a - b)
+        if (greys.length > 1) met++
+        const close = greys.some((grey, i) => i > 0 && grey - greys[i - 1] < 0.04)
+        return close ? [`${game.id} ${level.id}: ${key} ${[...tones].join(', ')}`] : []
+      })
+    }),
+  )
+  expect(faults).toEqual([])
+  expect(met).toBeGreaterThan(10)
 })

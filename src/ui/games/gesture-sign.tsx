@@ -5,7 +5,7 @@ import { MarkShape } from '../board/mark-shape'
 /** What the hand or the voice does in a step; the words beside it say it too. */
 export function GestureSign({ gesture }: { gesture: Gesture }) {
   return (
-    <svg width={28} height={28} viewBox="-12 -12 24 24" aria-hidden>
+    <svg className="board sign" width={28} height={28} viewBox="-12 -12 24 24" aria-hidden>
       <MarkShape mark={signMarks(gesture, 24)} />
     </svg>
   )

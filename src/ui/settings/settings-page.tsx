@@ -107,6 +107,9 @@ export function SettingsPage({ classId, page, backUp, lookInto, restore, erase }
               <a className="btn btn-quiet btn-sm" href={`/c/${classId}/export`} download>
                 Export the class
               </a>
+              <a className="btn btn-quiet btn-sm" href={`/c/${classId}/list`} download>
+                Names for a spreadsheet
+              </a>
               <ImportClass />
             </div>
           </section>

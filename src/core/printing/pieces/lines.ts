@@ -53,6 +53,37 @@ export function hundredGrid(to: number): Piece {
   )
 }
 
+/** A track by itself, in rows of ten; squalls are shaded. */
+export function trackInRows(from: number, to: number, squalls: readonly number[]): Piece {
+  const side = 18
+  const numbers = range(from, to)
+  const rows = Math.ceil(numbers.length / 10)
+  return framed(
+    184,
+    rows * side + 4,
+    numbers.map((n, i) =>
+      at(
+        -90 + (i % 10) * side + side / 2,
+        (-rows * side) / 2 + Math.floor(i / 10) * side + side / 2,
+        [
+          box(
+            0,
+            0,
+            side - 1.5,
+            side - 1.5,
+            3,
+            squalls.includes(n) ? 'hazard' : 'sheet',
+            'ink',
+            n === to ? 1 : 0.4,
+          ),
+          fitted(String(n), 0, 0, side * 0.66, side * 0.6),
+        ],
+        `square ${n}`,
+      ),
+    ),
+  )
+}
+
 /** A metre in parts that fit a page, each with a flap to tape over the next. Squares and lines are centimetres. */
 export function metreStrips(): Piece[] {
   const [part, flap, height] = [18, 6, 26]

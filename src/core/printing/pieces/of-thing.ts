@@ -8,7 +8,7 @@ import { boardOf } from './boards'
 import { card, faceCard, fullPack, questionCards, square, wide } from './cards'
 import { creatureHalf } from './creature'
 import { dieNet } from './die-net'
-import { hundredGrid, numberLine, strip } from './lines'
+import { hundredGrid, numberLine, strip, trackInRows } from './lines'
 import { listOfThings, placeValueMat, recordingSheet } from './sheets'
 import { facesShown } from './shown-faces'
 
@@ -26,7 +26,8 @@ export interface PlayedLevel {
 export function piecesOf(one: Thing, count: number, level: PlayedLevel | null, seed: number): Piece[] | null {
   const each = piecesOfOne(one)
   if (each) return copiesOf(each, count)
-  if (!level) return null
+  if (!level)
+    return one.kind === 'track' ? copiesOf([trackInRows(one.from, one.to, one.squalls)], count) : null
   const { game, params, players } = level
   if (one.kind === 'line card')
     return range(1, count).map((n) => boardOf(game, { ...(params as object), seed: cardSeed(seed, n) }))
