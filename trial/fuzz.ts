@@ -15,6 +15,7 @@ import {
   saveLinks,
   setLeft,
 } from '../src/server/classes'
+import { checkPage } from '../src/server/check'
 import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
 import {
   countInBag,
@@ -110,6 +111,7 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['printPdf', printPdf as Any, () => ({ classId, what: { kind: 'child', pupilId }, job: { backs: 'long edge', counts: {} } })],
     ['putIntoBags', putIntoBags as Any, () => ({ classId, printed: { 'landfall/label': 2 } })],
     ['countInBag', countInBag as Any, () => ({ classId, item: 'landfall/label', count: 2, missing: 1, laminated: true })],
+    ['checkPage', checkPage as Any, () => ({ classId, pupilId, then: [pupilId] })],
     ['sheetsPage', sheetsPage as Any, () => ({ classId, sessionId })],
     ['heldOnPaper', heldOnPaper as Any, () => ({ classId, sessionId })],
     ['missInBag', missInBag as Any, () => ({ classId, item: 'landfall/label' })],

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { gameOf } from '@/core/games'
 import { linksOf } from '@/data/queries/pupils'
 import { addChildren, changeChild, classTable, listClasses, place, saveLinks, setLeft } from './classes'
+import { checkPage } from './check'
 import { gamePage, gamesPage, stopWaiting } from './games'
 import { discardDraft, keepDraft } from './drafts/drafts'
 import { backUpNow, lookIntoBackup, restoreBackup } from './keeping/backups'
@@ -80,6 +81,7 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     putIntoBags: () => putIntoBags(stranger, { classId, printed: { 'landfall/label': 1 } }),
     countInBag: () =>
       countInBag(stranger, { classId, item: 'landfall/label', count: 1, missing: 0, laminated: false }),
+    checkPage: () => checkPage(stranger, { classId, pupilId }),
     sheetsPage: () => sheetsPage(stranger, { classId, sessionId }),
     heldOnPaper: () => heldOnPaper(stranger, { classId, sessionId }),
     missInBag: () => missInBag(stranger, { classId, item: 'landfall/label' }),

@@ -18,7 +18,8 @@ import { now } from './clock'
 import { stepOfVisit } from './marks/marks'
 
 /** A mark that stands, as the run board shows it. */
-export type ShownMark = MarkValue & Pick<Mark, 'id' | 'observer' | 'pupilId' | 'visitId' | 'digital'>
+export type ShownMark = MarkValue &
+  Pick<Mark, 'id' | 'observer' | 'pupilId' | 'digital'> & { visitId: string }
 
 export interface RunVisit {
   id: string

@@ -14,8 +14,13 @@ export const digitalSchema = z
   })
   .refine(hasStep, { path: ['step'], error: 'The strand has no such step.' })
 
+/** A step of a strand. */
+const placeSchema = z
+  .object({ strand: z.enum(strandIds), step: z.string().max(60) })
+  .refine(hasStep, { path: ['step'], error: 'The strand has no such step.' })
+
 /**
- * What was seen of a child at a visit: a judgement or a tally that an adult tapped, a tally of a digital station,
+ * What was seen of a child at a visit, or of a step at any other time: a judgement or a tally that an adult tapped, a tally of a digital station,
  * or neither to take back what stood. The one shape of a mark, in the device's queue, on its way and where it is stored.
  */
 export const markSchema = z
@@ -24,7 +29,9 @@ export const markSchema = z
     id: z.uuid(),
     /** Who saw it: the device in whose hand it was tapped; of a digital station each play for itself. */
     observer: z.uuid(),
-    visitId: z.uuid(),
+    /** Null: it was seen outside a session, and says itself of which step. */
+    visitId: z.uuid().nullable(),
+    at: placeSchema.nullable().default(null),
     pupilId: z.uuid(),
     judged: z.enum(judgements).nullable().default(null),
     right: z.number().int().min(0).max(100).nullable().default(null),
@@ -36,6 +43,10 @@ export const markSchema = z
     /** The mark that stood on the device when this one was tapped. */
     corrects: z.uuid().nullable().default(null),
     madeAt: z.iso.datetime({ offset: true }),
+  })
+  .refine(({ visitId, at }) => (visitId === null) === (at !== null), {
+    path: ['at'],
+    error: 'Either a visit or a step.',
   })
   .refine(({ right, of }) => (right === null) === (of === null), {
     path: ['of'],

@@ -92,6 +92,8 @@ export class Ledger {
     // A mark that was refused or never sent can't be corrected: then this one stands by itself.
     if (known && (known.pupilId !== row.pupilId || known.visitId !== row.visitId)) throw new NotHere()
     if (known?.observer === row.observer) return known.chain
+    // Outside a session each is a record of its own: two answers at one step are two.
+    if (row.visitId === null) return row.id
     const ofPlace = this.all().find(
       (one) =>
         one.classId === this.classId &&

@@ -5,7 +5,7 @@ import type { StepPlace, StrandId } from '@/core/skills'
 import { insertObservations, lockPupils, recordsMet, setAside } from '@/data/queries/observations'
 import { visitsMet, type VisitMet } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
-import { now, startOfDayIn } from '../clock'
+import { now, startOfDayIn, todayIn } from '../clock'
 import { updateEstimates } from '../estimates'
 import { levelMarks } from '../figures'
 import type { Answer } from '../together'
@@ -23,7 +23,11 @@ export const recordMark = changingClassTogether(
   z.intersection(z.object({ classId: z.uuid() }), markSchema),
   async (scope, marks) => {
     const pupilIds = [...new Set(marks.map(({ pupilId }) => pupilId))]
-    const visits = await visitsMet(scope, [...new Set(marks.map(({ visitId }) => visitId))], pupilIds)
+    const visits = await visitsMet(
+      scope,
+      [...new Set(marks.flatMap(({ visitId }) => visitId ?? []))],
+      pupilIds,
+    )
     const ofClass = await lockPupils(scope, pupilIds)
     const records = marks.map((mark) => answer(() => recordOf(scope, visits, ofClass, mark)))
     const ledger = new Ledger(scope.classId, await recordsMet(scope, records.flatMap(done)))
@@ -56,14 +60,16 @@ function recordOf(
   ofClass: ReadonlySet<string>,
   mark: Mark,
 ): NewRecord {
+  if (!ofClass.has(mark.pupilId)) throw new NotHere()
+  if (mark.visitId === null) return recordOfStep(scope, mark)
   const met = visits.get(mark.visitId)
-  if (!met || !ofClass.has(mark.pupilId)) throw new NotHere()
+  if (!met) throw new NotHere()
   const { visit, session, gameId, strand, pupilIds } = met
   if (session.state === 'planned') throw new Refused('The session has not begun.')
   if (!pupilIds.has(mark.pupilId)) throw new Refused('The child was not at this station in this slot.')
   const begunAt = session.begunAt ?? startOfDayIn(scope.classroom.timeZone, session.day)
   const madeAt = believedMoment(new Date(mark.madeAt), begunAt, now())
-  const { digital, sheet: _sheet, ...tapped } = mark
+  const { digital, sheet: _sheet, at: _at, ...tapped } = mark
   const levelId = visit.ownLevels[mark.pupilId] ?? visit.levelId
   const { guess, slips, ...place } = digital ?? {
     ...stepOfVisit(gameId, levelId, strand),
@@ -80,6 +86,28 @@ function recordOf(
     slips,
     // It was seen at the visit, whenever it was typed in.
     schoolDay: session.day,
+    madeAt,
+  }
+}
+
+/** A device that was without a network for longer than this has a wrong clock. */
+const longestAwayMs = 14 * 24 * 60 * 60_000
+
+/** What was seen outside a session, dated by its device as far as that can be believed. */
+function recordOfStep(scope: ClassScope, mark: Mark): NewRecord {
+  if (mark.digital) throw new Refused('A digital station belongs to a session.')
+  const received = now()
+  const madeAt = believedMoment(new Date(mark.madeAt), new Date(received.getTime() - longestAwayMs), received)
+  const { digital: _digital, sheet: _sheet, at, ...tapped } = mark
+  return {
+    ...tapped,
+    ...at!,
+    adultId: scope.adultId,
+    weight: weightOf(mark),
+    digital: false,
+    guess: 0,
+    slips: null,
+    schoolDay: todayIn(scope.classroom.timeZone, madeAt),
     madeAt,
   }
 }

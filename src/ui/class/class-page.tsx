@@ -176,6 +176,7 @@ export function ClassPage(props: Props) {
       {placed.length > 0 && (
         <PlaceBar
           key={set}
+          classId={classId}
           chosen={placed}
           strands={strands}
           onPlace={(placements) => place({ classId, placements })}

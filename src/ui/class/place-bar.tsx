@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { surenesses, type Sureness } from '@/core/evidence/prior'
@@ -13,11 +14,13 @@ import { surenessWords, type Placed } from './place-sheet'
 
 /** Several children placed at once: on each strand in view a step, or as they are. */
 export function PlaceBar({
+  classId,
   chosen,
   strands,
   onPlace,
   onDone,
 }: {
+  classId: string
   /** Ids of the children. */
   chosen: readonly string[]
   strands: readonly StrandId[]
@@ -70,6 +73,13 @@ export function PlaceBar({
       >
         {busy ? 'Placing …' : 'Place these here'}
       </Button>
+      <Link
+        className="btn btn-plain btn-sm"
+        href={`/c/${classId}/check/${chosen[0]}${chosen.length > 1 ? `?then=${chosen.slice(1).join(',')}` : ''}`}
+        prefetch={false}
+      >
+        Check one by one
+      </Link>
       <Button variant="plain" size="sm" disabled={busy} onClick={onDone}>
         Choose nobody
       </Button>

@@ -38,6 +38,9 @@ export function ChildPage({ classId, page, ...actions }: ChildActions & { classI
           </p>
         </div>
         <div className="button-row">
+          <Link className="btn btn-quiet" href={`/c/${classId}/check/${child.id}`} prefetch={false}>
+            Quick check
+          </Link>
           <Link className="btn btn-quiet" href={`/c/${classId}/print?child=${child.id}`} prefetch={false}>
             A game for home
           </Link>

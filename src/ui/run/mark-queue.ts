@@ -18,7 +18,7 @@ export const nothingWaiting: QueueState = { waiting: [], aside: [], volatile: fa
 
 /** What a mark is about; without an observer this device saw it. */
 export type MarkedAt = Pick<Mark, 'visitId' | 'pupilId'> &
-  Partial<Pick<Mark, 'observer' | 'digital' | 'sheet'>>
+  Partial<Pick<Mark, 'observer' | 'digital' | 'sheet' | 'at'>>
 
 /** Answers that are about the moment, not about the mark: it is sent again. */
 const forNow = [401, 408, 425, 429]
@@ -69,6 +69,7 @@ export class MarkQueue {
       ...at,
       digital: at.digital ?? null,
       sheet: at.sheet ?? false,
+      at: at.at ?? null,
       id: newId(),
       observer: at.observer ?? (await this.observerId()),
       corrects,

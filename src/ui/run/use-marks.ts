@@ -42,10 +42,12 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
       setObserver(self)
       setTapped((before) => {
         const next = new Map(before)
-        for (const mark of waiting)
-          // What a digital station counted is no tap of this device.
-          if (mark.observer === self && !next.has(keyOf(mark.visitId, mark.pupilId)))
-            next.set(keyOf(mark.visitId, mark.pupilId), mark)
+        for (const mark of waiting) {
+          const { visitId, pupilId } = mark
+          // What a digital station counted is no tap of this device; what was seen elsewhere stands on no board.
+          if (visitId === null || mark.observer !== self || next.has(keyOf(visitId, pupilId))) continue
+          next.set(keyOf(visitId, pupilId), mark)
+        }
         return next
       })
     })

@@ -19,7 +19,12 @@ export interface CheckQuality {
 }
 
 /** The judgement a child of ability θ earns at a task, by the law the filter assumes. */
-function judgedBy(theta: number, step: number, difficulties: readonly number[], chance: Chance): Judgement {
+export function judgedBy(
+  theta: number,
+  step: number,
+  difficulties: readonly number[],
+  chance: Chance,
+): Judgement {
   const p = (judged: Judgement) => likelihood({ day: 0, step, judged, weight: 1 }, difficulties)(theta)
   const u = unit(chance)
   return u < p('own') ? 'own' : u < p('own') + p('help') ? 'help' : 'notYet'
@@ -79,7 +84,7 @@ function check(
 }
 
 /** Every step from the lowest; over after two answers that are not *own*. Read by the same filter. */
-function interview(
+export function interview(
   ability: Ability,
   difficulties: readonly number[],
   judge: (step: number) => Judgement,

@@ -1,0 +1,42 @@
+import type { PracticeItem } from '../skills'
+import { numeral, pattern, type Face } from '../things/face'
+
+/** What a child sees while it is asked. */
+export interface Stimulus {
+  faces: readonly Face[]
+  /** Seconds it is shown, then it is covered: what is seen at a glance must not be counted. Null: it stays. */
+  seconds: number | null
+}
+
+/** Up to here an amount is shown as dots; more is shown by its numeral. */
+const mostDots = 10
+
+/** Two seconds: long enough to look, too short to count. Common practice, no source. */
+const glance = 2
+
+const amount = (n: number): Face => (n <= mostDots ? { kind: 'objects', n } : numeral(n))
+
+/** What helps to be seen with a task; null: it is said and heard, and nothing lies there. */
+export function stimulusFor(item: PracticeItem): Stimulus | null {
+  switch (item.op) {
+    case 'see':
+      return { faces: [pattern(item.pattern, item.answer)], seconds: glance }
+    case 'numeral':
+      return { faces: [numeral(item.answer)], seconds: null }
+    case 'compare':
+      return { faces: [amount(item.a), amount(item.b)], seconds: null }
+    case 'tens':
+      return { faces: [{ kind: 'tens', tens: item.tens, ones: item.ones }], seconds: null }
+    case 'clock':
+      return { faces: [{ kind: 'clock', minutes: (item.hour % 12) * 60 + item.minute }], seconds: null }
+    case 'pattern':
+      return {
+        faces: [{ kind: 'chain', colours: item.unit.repeat(Math.ceil(8 / item.unit.length)).slice(0, 8) }],
+        seconds: null,
+      }
+    case 'multiply':
+      return { faces: [{ kind: 'product', a: item.a, b: item.b }], seconds: null }
+    default:
+      return null
+  }
+}

@@ -1,0 +1,150 @@
+import { seededChance, unit } from '@/core/chance/chance'
+import type { Belief } from '@/core/evidence/estimate'
+import { secureLogit } from '@/core/evidence/estimate'
+import { checkAfter, type CheckAnswer } from '@/core/evidence/check-run'
+import { difficultiesOf } from '@/core/evidence/history'
+import { interview, judgedBy } from '@/core/evidence/testing/simulated-check'
+import { stepIndex, type StrandId } from '@/core/skills'
+import { checkPage } from './check'
+import { createClass } from './classes'
+import { recordMark } from './marks/marks'
+import { childPage } from './progress'
+import { list, newClass, openTestSchool, viewer } from './testing/school'
+import { classTable } from './classes'
+
+openTestSchool()
+
+const device = crypto.randomUUID()
+const madeAt = '2026-11-24T08:50:00Z'
+const send = (classId: string, pupilId: string, { place, value }: CheckAnswer, change: object = {}) =>
+  recordMark(viewer, {
+    classId,
+    id: crypto.randomUUID(),
+    observer: device,
+    visitId: null,
+    at: place,
+    pupilId,
+    madeAt,
+    ...value,
+    ...change,
+  })
+
+const beliefsOf = async (classId: string, pupilId: string, strands: readonly StrandId[]) => {
+  const page = await checkPage(viewer, { classId, pupilId })
+  return new Map<StrandId, Belief>(
+    strands.map((strand) => {
+      const { from, mass } = page.strands.find((one) => one.strand === strand)!
+      return [strand, { ability: { from, mass: Float64Array.from(mass) }, day: 0 }]
+    }),
+  )
+}
+
+test('forty simulated children on two strands: within one step, with fewer questions than an interview upwards', async () => {
+  const classId = crypto.randomUUID()
+  const names = Array.from(
+    { length: 40 },
+    (_, i) => `Child${'abcdefghijklmnopqrstuvwxyz'[i % 26]}${i < 26 ? '' : 'b'}`,
+  )
+  await createClass(viewer, { classId, name: 'Forty', yearGroup: 'Year 1', list: list(names.join('\n')) })
+  const { rows } = await classTable(viewer, { classId })
+  expect(rows).toHaveLength(40)
+  const strands = ['add', 'count'] as const
+  const chance = seededChance(11)
+  let [within, asked, upwards, checks] = [0, 0, 0, 0]
+  for (const { id: pupilId } of rows) {
+    const hidden = new Map(
+      strands.map((strand) => {
+        const ladder = difficultiesOf(strand)
+        // Abilities as they are met in the year: from the first step to the middle of the ladder and beyond.
+        return [strand, ladder[0] + unit(chance) * (ladder[ladder.length - 1] * 0.75 - ladder[0])] as const
+      }),
+    )
+    const beliefs = await beliefsOf(classId, pupilId, strands)
+    const answers: CheckAnswer[] = []
+    for (;;) {
+      const { next } = checkAfter(beliefs, answers, 20)
+      if (!next) break
+      const judged = judgedBy(
+        hidden.get(next.strand as 'add')!,
+        stepIndex(next),
+        difficultiesOf(next.strand),
+        chance,
+      )
+      const answer: CheckAnswer = { place: next, value: { judged, right: null, of: null } }
+      answers.push(answer)
+      await send(classId, pupilId, answer)
+    }
+    const { strands: kept } = await childPage(viewer, { classId, pupilId })
+    for (const strand of strands) {
+      const ladder = difficultiesOf(strand)
+      const theta = hidden.get(strand)!
+      const { workingStep } = kept.find((one) => one.strand === strand)!.estimate
+      const believed = workingStep === null ? ladder.length : stepIndex({ strand, step: workingStep })
+      const first = ladder.findIndex((b) => theta < b + secureLogit)
+      if (Math.abs(believed - (first < 0 ? ladder.length : first)) <= 1) within++
+      upwards += interview(beliefs.get(strand)!.ability, ladder, (step) =>
+        judgedBy(theta, step, ladder, chance),
+      ).asked
+      checks++
+    }
+    asked += answers.length
+  }
+  // Abilities here lie wider than a year group's: the check begins where it has to look farther, and stops at eight questions.
+  expect(within / checks).toBeGreaterThan(0.8)
+  expect(asked / upwards).toBeLessThanOrEqual(0.62)
+  process.stdout.write(
+    `quick check: ${within} of ${checks} within a step, ${asked} questions against ${upwards} (${(asked / upwards).toFixed(2)})\n`,
+  )
+}, 300_000)
+
+test('what is stored is what the page reckoned: the estimate after the answers is the one on the screen', async () => {
+  const classId = await newClass()
+  const { rows } = await classTable(viewer, { classId })
+  const pupilId = rows[0].id
+  const beliefs = await beliefsOf(classId, pupilId, ['add'])
+  const answers: CheckAnswer[] = []
+  for (const judged of ['own', 'own', 'notYet', 'help'] as const) {
+    const { next } = checkAfter(beliefs, answers, 20)
+    if (!next) break
+    answers.push({ place: next, value: { judged, right: null, of: null } })
+    await send(classId, pupilId, answers.at(-1)!)
+  }
+  const here = checkAfter(beliefs, answers, 20).strands[0].check.belief.ability
+  const there = (await beliefsOf(classId, pupilId, ['add'])).get('add')!.ability
+  expect(there.from).toBeCloseTo(here.from, 9)
+  here.mass.forEach((mass, i) => expect(there.mass[i]).toBeCloseTo(mass, 9))
+})
+
+test('two answers at one step are two; one taken back is none; sent twice it is one', async () => {
+  const classId = await newClass()
+  const { rows } = await classTable(viewer, { classId })
+  const pupilId = rows[1].id
+  const place = { strand: 'add', step: 'take-away-5' } as const
+  const answer: CheckAnswer = { place, value: { judged: 'own', right: null, of: null } }
+  const count = async () => (await childPage(viewer, { classId, pupilId })).records.length
+  const id = crypto.randomUUID()
+  await Promise.all([send(classId, pupilId, answer), send(classId, pupilId, answer, { id })])
+  expect(await count()).toBe(2)
+  await send(classId, pupilId, answer, { id })
+  expect(await count()).toBe(2)
+  await send(classId, pupilId, { place, value: { judged: null, right: null, of: null } }, { corrects: id })
+  expect(await count()).toBe(1)
+})
+
+test('a record outside a session says its step, and only that: anything else is refused', async () => {
+  const classId = await newClass()
+  const { rows } = await classTable(viewer, { classId })
+  const pupilId = rows[0].id
+  const answer: CheckAnswer = {
+    place: { strand: 'add', step: 'take-away-5' },
+    value: { judged: 'own', right: null, of: null },
+  }
+  await expect(send(classId, pupilId, answer, { at: null })).rejects.toThrow('Either a visit or a step')
+  await expect(
+    send(classId, pupilId, answer, { at: { strand: 'count', step: 'take-away-5' } }),
+  ).rejects.toThrow('no such step')
+  await expect(send(classId, crypto.randomUUID(), answer)).rejects.toThrow('nothing here')
+  const page = await checkPage(viewer, { classId, pupilId, then: [rows[2].id, pupilId, crypto.randomUUID()] })
+  // Neither itself, nor a child of another class.
+  expect(page.then).toEqual([{ id: rows[2].id, name: rows[2].name }])
+})
