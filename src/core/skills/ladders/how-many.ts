@@ -44,7 +44,7 @@ export const howMany = ladder('how-many', 'How many', [
     sentence: 'Sees dice and finger patterns to 6 without counting.',
     to: 6,
     marks: {
-      own: 'Says “five” at a glance.',
+      own: 'Says how many at a glance.',
       help: 'Sees part and counts the rest.',
       notYet: 'Counts each dot.',
     },
