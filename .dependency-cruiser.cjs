@@ -25,7 +25,10 @@ module.exports = {
       name: 'core-uses-only-small-pure-packages',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$|/testing/' },
-      to: { path: 'node_modules/', pathNot: 'node_modules/(zod|pure-rand|papaparse|@types/papaparse|lucide|svgpath)/' },
+      to: {
+        path: 'node_modules/',
+        pathNot: 'node_modules/(zod|pure-rand|papaparse|@types/papaparse|lucide|svgpath)/',
+      },
     },
     {
       name: 'data-uses-only-core',
