@@ -66,7 +66,7 @@ export const observation = pgTable(
     guess: doublePrecision().notNull().default(0),
     /** Of a digital station: why answers were wrong, as far as that can be told. */
     slips: jsonb().$type<Digital['slips']>(),
-    /** The day on which it was made, where the school is. */
+    /** The day it is about, where the school is: of its session, or on which it was made. */
     schoolDay: date({ mode: 'string' }).notNull(),
     /** The record whose place this one took, as the device saw it. */
     corrects: uuid(),
