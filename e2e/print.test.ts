@@ -249,3 +249,25 @@ test('a game and a child lead to their pages; a hand in the address does no harm
   await person.sees(/at home$/)
   expect((await person.complaints()).filter((words) => !words.includes('404'))).toEqual([])
 })
+
+test('the route of the pages answers what it can’t print with a refusal, never with a broken page', async () => {
+  const post = async (body: string) => {
+    const headers = { 'content-type': 'application/json', origin: server.url }
+    const response = await fetch(`${server.url}${base}/pdf`, { method: 'POST', headers, body })
+    await response.arrayBuffer()
+    return [response.status, response.headers.get('content-type')]
+  }
+  const game = { kind: 'game', gameId: 'perch' }
+  const good = await post(JSON.stringify({ what: game, job: { counts: { 'perch/label': 1 } } }))
+  expect(good).toEqual([200, 'application/pdf'])
+  const bad = [
+    { what: { ...game, levelId: 'to-the-moon' }, job: { counts: {} } },
+    { what: { ...game, children: 100_000 }, job: { counts: {} } },
+    { what: game, job: { paper: 'B5', counts: {} } },
+    { what: game, job: { counts: { 'perch/label': 1_000_000 } } },
+    { what: game },
+    {},
+  ]
+  for (const body of bad) expect((await post(JSON.stringify(body)))[0]).toBe(422)
+  for (const body of ['', 'null', '[]', '{']) expect((await post(body))[0]).toBe(400)
+})

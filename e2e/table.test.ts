@@ -295,32 +295,3 @@ test('questions for the carpet: at the steps of the class, each answer right, wi
   await press(Key.SPACE, Key.SPACE)
   await stands('Round 2, question 1 of 10')
 })
-
-test('what a level needs of paper comes out of the printer: as many pages as the button says', async () => {
-  await person.goTo(`${base}/games/landfall?level=to-20-cards`)
-  const link = await person.find('//a[starts-with(normalize-space(.),"Print ")]')
-  const promised = Number(/Print (\d+) pages/.exec(await link.getText())![1])
-  const found = await person.driver.executeAsyncScript<{ status: number; type: string; pages: number }>(
-    (href: string, done: (value: object) => void) =>
-      void fetch(href).then(async (response) => {
-        const text = new TextDecoder('latin1').decode(await response.arrayBuffer())
-        done({
-          status: response.status,
-          type: response.headers.get('content-type'),
-          pages: (text.match(/\/Type \/Page\b/g) ?? []).length,
-        })
-      }),
-    await link.getAttribute('href'),
-  )
-  expect(found).toEqual({ status: 200, type: 'application/pdf', pages: promised })
-  const refused = await person.driver.executeAsyncScript<number[]>(
-    (from: string, done: (value: number[]) => void) =>
-      void Promise.all(
-        ['children=100000', 'children=x', 'level=to-the-moon', 'paper=B5'].map(
-          async (query) => (await fetch(`${from}?${query}`)).status,
-        ),
-      ).then(done),
-    `${base}/print/landfall`,
-  )
-  expect(refused).toEqual([422, 422, 422, 422])
-})
