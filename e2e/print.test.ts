@@ -265,6 +265,7 @@ test('the route of the pages answers what it can’t print with a refusal, never
     { what: { ...game, children: 100_000 }, job: { counts: {} } },
     { what: game, job: { paper: 'B5', counts: {} } },
     { what: game, job: { counts: { 'perch/label': 1_000_000 } } },
+    { what: game, job: { counts: {} } },
     { what: game },
     {},
   ]

@@ -243,6 +243,7 @@ export const printPdf = readingClass(askedSchema, async (scope, asked) => {
   const source = await sourceOrRefused(scope, asked)
   const { title } = pileOf(source)
   const pages = await pagesFor(source, asked.job)
+  if (pages.length === 0) throw new Refused('Nothing is chosen to be printed.')
   return { title, pages: pages.length, pdf: pdfOf(title, pages) }
 })
 
