@@ -109,7 +109,7 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['printPage', printPage as Any, () => ({ classId, what: { kind: 'game', gameId: 'landfall', levelId: 'to-20-die', children: 4 } })],
     ['previewPages', previewPages as Any, () => ({ classId, what: { kind: 'session' }, job: { paper: 'A4', counts: { 'landfall/label': 1 } } })],
     ['printPdf', printPdf as Any, () => ({ classId, what: { kind: 'child', pupilId }, job: { backs: 'long edge', counts: {} } })],
-    ['putIntoBags', putIntoBags as Any, () => ({ classId, printed: { 'landfall/label': 2 } })],
+    ['putIntoBags', putIntoBags as Any, () => ({ classId, bags: { 'landfall/label': 2 } })],
     ['countInBag', countInBag as Any, () => ({ classId, item: 'landfall/label', count: 2, missing: 1, laminated: true })],
     ['checkPage', checkPage as Any, () => ({ classId, pupilId, then: [pupilId] })],
     ['sheetsPage', sheetsPage as Any, () => ({ classId, sessionId })],

@@ -1,8 +1,21 @@
 import { NextResponse } from 'next/server'
 import { answer, DatabaseAway } from '@/server/answer'
 
-export const problem = (status: number, words: string) =>
+const problem = (status: number, words: string) =>
   NextResponse.json({ ok: false, problems: [words] }, { status })
+
+/** The object a program sent; or the answer that it is none. */
+export async function objectIn(request: Request): Promise<object | Response> {
+  let body: unknown
+  try {
+    body = await request.json()
+  } catch {
+    return problem(400, 'Not JSON.')
+  }
+  return typeof body !== 'object' || body === null || Array.isArray(body)
+    ? problem(400, 'Not an object.')
+    : body
+}
 
 /**
  * The answer to a program: what a use case gives, or why not. A refusal (422) is not to be sent again; while the

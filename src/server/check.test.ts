@@ -55,7 +55,7 @@ test('forty simulated children on two strands: within one step, with fewer quest
     const hidden = new Map(
       strands.map((strand) => {
         const ladder = difficultiesOf(strand)
-        // Abilities as they are met in the year: from the first step to the middle of the ladder and beyond.
+        // Anywhere on the lower three quarters of the ladder, whatever the year group.
         return [strand, ladder[0] + unit(chance) * (ladder[ladder.length - 1] * 0.75 - ladder[0])] as const
       }),
     )
@@ -89,7 +89,8 @@ test('forty simulated children on two strands: within one step, with fewer quest
     }
     asked += answers.length
   }
-  // Abilities here lie wider than a year group's: the check begins where it has to look farther, and stops at eight questions.
+  // Wider than any year group: the check starts from the year group's usual step, and stops after eight questions a strand. The
+  // share is simulated: of 80 strands its standard error is 0.04.
   expect(within / checks).toBeGreaterThan(0.8)
   expect(asked / upwards).toBeLessThanOrEqual(0.62)
   process.stdout.write(

@@ -49,7 +49,18 @@ export const heldOnPaper = changingClass(sessionSchema, async (scope, { sessionI
   const begunAt = new Date(startOfDayIn(timeZone, session.day).getTime() + (hours * 60 + minutes) * 60_000)
   if (begunAt > now()) throw new Refused('The session has not begun yet.')
   await deleteDraft(scope, 'plan')
-  await updateSession(scope, sessionId, { state: 'done', begunAt, slot: session.slots - 1 })
+  await updateSession(scope, sessionId, {
+    state: 'done',
+    begunAt,
+    slot: session.slots - 1,
+    // Reopened on the same day it goes on at its last slot, as one that was ended there.
+    before: {
+      slot: session.slots - 1,
+      slotStartedAt: begunAt.toISOString(),
+      pausedAt: null,
+      extraMinutes: 0,
+    },
+  })
   await sumUpPlayed(scope, sessionId)
 })
 

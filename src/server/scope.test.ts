@@ -78,7 +78,7 @@ async function attempts(): Promise<Record<string, () => Promise<unknown>>> {
     printPage: () => printPage(stranger, { classId }),
     previewPages: () => previewPages(stranger, { classId, job: { counts: {} } }),
     printPdf: () => printPdf(stranger, { classId, job: { counts: {} } }),
-    putIntoBags: () => putIntoBags(stranger, { classId, printed: { 'landfall/label': 1 } }),
+    putIntoBags: () => putIntoBags(stranger, { classId, bags: { 'landfall/label': 1 } }),
     countInBag: () =>
       countInBag(stranger, { classId, item: 'landfall/label', count: 1, missing: 0, laminated: false }),
     checkPage: () => checkPage(stranger, { classId, pupilId }),

@@ -5,6 +5,7 @@ import { gameOf, games } from '../games'
 import { homeKit, mostKitPages, playedAtHome } from './home-kit'
 import { languages, letters } from './letters'
 import { pagesOf } from './pages'
+import type { PaperId } from './paper'
 import { countsToPrint } from './to-print'
 
 const child = { id: 'c0ffee', name: 'Zoë' }
@@ -12,13 +13,10 @@ const child = { id: 'c0ffee', name: 'Zoë' }
 const textsIn = (marks: readonly Mark[]): string[] =>
   marks.flatMap((mark) => (mark.op === 'group' ? textsIn(mark.marks) : mark.op === 'text' ? [mark.text] : []))
 
-const kitPages = (gameId: string, levelId: string, language: (typeof languages)[number] = 'en') => {
-  const bundles = [homeKit(child, { gameId, levelId }, language)]
+const kitPages = (gameId: string, levelId: string, paper: PaperId = 'A4') => {
+  const bundles = [homeKit(child, { gameId, levelId }, 'en')]
   const counts = countsToPrint(bundles, new Map())
-  return pagesOf(
-    { title: 'kit', bundles },
-    { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts },
-  )
+  return pagesOf({ title: 'kit', bundles }, { paper, backs: 'none', seed: 1, taskCards: 'small', counts })
 }
 
 const atHome = games.flatMap((game) =>
@@ -38,6 +36,7 @@ test('every kit is at most four pages; its child is named on the letter alone, i
     const { title } = gameOf(game.id).levels.find(({ id }) => id === levelId)!
     const said = [
       pages.length > mostKitPages ? `${pages.length} pages` : '',
+      kitPages(game.id, levelId, 'Letter').length > mostKitPages ? 'too many on Letter' : '',
       texts[0].includes('Zoë') ? '' : 'no name on the letter',
       texts.slice(1).some((text) => text.includes('Zoë')) ? 'the name outside the letter' : '',
       // A level is called by its numbers, which the cards show too: its whole name stands nowhere.

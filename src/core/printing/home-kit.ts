@@ -66,12 +66,10 @@ export function playedAtHome(game: AnyGame, params: unknown): boolean {
   if (fromShelf.some(({ item }) => atHome[item] === undefined)) return false
   const pieces = cutOut(game, params)
   if (!pieces) return false
-  const pages = packed([{ title: '', parts: [{ title: '', pieces }] }], {
-    paper: 'A4',
-    backs: 'none',
-    seed: 1,
+  return (['A4', 'Letter'] as const).every((paper) => {
+    const parts = [{ title: '', pieces }]
+    return packed([{ title: '', parts }], { paper, backs: 'none', seed: 1 }).length <= mostToCut
   })
-  return pages.length <= mostToCut
 }
 
 const [width, height] = [190, 268]

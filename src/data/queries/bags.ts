@@ -22,21 +22,16 @@ export async function saveInBag({ db, classId }: ClassScope, item: string, inBag
       .onConflictDoUpdate({ target: [bagItem.classId, bagItem.item], set: inBag })
 }
 
-/** Copies that have come out of the printer go in: what was missing is made up for first. */
-export async function addToBags({ db, classId }: ClassScope, printed: ReadonlyMap<string, number>) {
-  const rows = [...printed].filter(([, count]) => count > 0)
+/** Keeps what bags hold after a pile has come out: said twice, it is the same. Nothing new is laminated yet. */
+export async function saveBags({ db, classId }: ClassScope, counts: ReadonlyMap<string, number>) {
+  const rows = [...counts].filter(([, count]) => count > 0)
   if (rows.length === 0) return
   await db
     .insert(bagItem)
     .values(rows.map(([item, count]) => ({ classId, item, count })))
     .onConflictDoUpdate({
       target: [bagItem.classId, bagItem.item],
-      set: {
-        count: sql`${bagItem.count} - least(${bagItem.missing}, ${bagItem.count}) + excluded.count`,
-        missing: 0,
-        // The new ones are not laminated yet.
-        laminated: false,
-      },
+      set: { count: sql`excluded.count`, missing: 0, laminated: false },
     })
 }
 

@@ -1,4 +1,6 @@
 import { changeChild } from '../classes'
+import { keepDraft } from '../drafts/drafts'
+import { planPage, savePlan } from '../plan/plan'
 import { runPage, heldOnPaper, sheetsPage, tapClock } from '../run'
 import { recordMark } from '../marks/marks'
 import { childPage } from '../progress'
@@ -55,7 +57,9 @@ test('the pile of the next session: as many pages as were told, in the order of 
 test('what came out is in the bags: nothing is left to print, until one is missing', async () => {
   const { classId } = await plannedClass()
   const page = (await printPage(viewer, { classId }))!
-  await putIntoBags(viewer, { classId, printed: needed(page) })
+  await putIntoBags(viewer, { classId, bags: needed(page) })
+  // Said again because its answer was lost, it is the same.
+  await putIntoBags(viewer, { classId, bags: needed(page) })
   const after = itemsOf((await printPage(viewer, { classId }))!)
   for (const { role, count, inBag } of after)
     if (role === 'needed') expect(inBag).toEqual({ count, missing: 0, laminated: false })
@@ -66,7 +70,7 @@ test('what came out is in the bags: nothing is left to print, until one is missi
   const bagOf = async () => itemsOf((await printPage(viewer, { classId }))!)[0].inBag
   expect(await bagOf()).toEqual({ count: first.count, missing: 1, laminated: true })
   // Printed again, the missing one is made up for and no more.
-  await putIntoBags(viewer, { classId, printed: { [first.id]: 1 } })
+  await putIntoBags(viewer, { classId, bags: { [first.id]: first.count } })
   expect(await bagOf()).toEqual({ count: first.count, missing: 0, laminated: false })
   // None can be missing of nothing, nor more than there are.
   await missInBag(viewer, { classId, item: 'landfall/nothing of the kind' })
@@ -145,6 +149,24 @@ test('a session held on paper is typed in afterwards, and counts for its own day
   }
 })
 
+test('held on paper today by mistake, it is reopened today', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const sessionId = crypto.randomUUID()
+  const plan = { ...view!.plan, day: '2026-11-24', startsAt: '08:30' }
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
+  await heldOnPaper(viewer, { classId, sessionId })
+  expect(await runPage(viewer, { classId })).toBeNull()
+  const slot = plan.slots - 1
+  await tapClock(viewer, { classId, sessionId, tap: 'back', slot })
+  expect((await runPage(viewer, { classId }))!.session).toMatchObject({
+    id: sessionId,
+    state: 'running',
+    slot,
+  })
+})
+
 test('a session under way is not held on paper, and sheets of what was never begun can’t be typed in', async () => {
   const { classId, sessionId } = await plannedClass()
   await expect(sheetsPage(viewer, { classId, sessionId })).rejects.toThrow('nothing here')
@@ -189,6 +211,24 @@ test('a job that nobody can mean is refused with words, and keeps nothing', asyn
   // What is no item of the pile is not printed.
   const { total } = await previewPages(viewer, { classId, job: job({ 'no such thing': 5 }) })
   expect(total).toBe(0)
+})
+
+test('pages of a plan that was changed since say so', async () => {
+  const { classId } = await plannedClass()
+  expect((await printPage(viewer, { classId }))!.changesWait).toBe(false)
+  const { view, standing } = await planPage(viewer, { classId })
+  await keepDraft(viewer, {
+    classId,
+    kind: 'plan',
+    follows: null,
+    revision: crypto.randomUUID(),
+    before: standing!,
+    steps: [{ do: { groupingId: view!.groupingId, plan: { ...view!.plan, slotMinutes: 9 } } }],
+  })
+  expect((await printPage(viewer, { classId }))!.changesWait).toBe(true)
+  expect((await printPage(viewer, { classId, what: { kind: 'game', gameId: 'perch' } }))!.changesWait).toBe(
+    false,
+  )
 })
 
 test('a kit for home is for the child asked for, in the language asked for, and tells of nobody else', async () => {

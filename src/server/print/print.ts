@@ -10,7 +10,8 @@ import { mostCopies } from '@/core/printing/too-much'
 import { backsSchema, paperSchema } from '@/core/printing/paper'
 import { taskCardForms } from '@/core/printing/sheets/task-card'
 import { byHand } from '@/core/printing/by-hand'
-import { addToBags, bagsOf, oneMissing, saveInBag, type InBag } from '@/data/queries/bags'
+import { bagsOf, oneMissing, saveBags, saveInBag, type InBag } from '@/data/queries/bags'
+import { draftOf } from '@/data/queries/drafts'
 import { groupingOf } from '@/data/queries/groupings'
 import { nextSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
@@ -27,6 +28,8 @@ import { languageSchema, pileOf, printForSchema, type PileSource, type PrintFor 
 const limitMs = 30_000
 
 const itemId = z.string().min(1).max(200)
+/** Different things in one job: more than any class has in its bags. */
+const mostItems = 500
 
 /** What a job is printed with; counts by item. */
 const jobSchema = z.object({
@@ -43,7 +46,7 @@ const jobSchema = z.object({
         .min(0, 'There can’t be fewer than none.')
         .max(mostCopies, `At most ${mostCopies} copies of one thing.`),
     )
-    .refine((counts) => Object.keys(counts).length <= 500, 'Too many things at once.'),
+    .refine((counts) => Object.keys(counts).length <= mostItems, 'Too many things at once.'),
 })
 
 const forSchema = classIdSchema.extend({
@@ -70,6 +73,8 @@ export interface PrintPage {
   /** Children for whom nothing was found that can be played at home. */
   without: string[]
   what: PrintFor
+  /** The plan was changed since it was made ready: those changes are not on these pages. */
+  changesWait: boolean
   /** Groups whose children may get something for home. */
   groups: { id: string; pennant: number }[]
 }
@@ -158,10 +163,11 @@ async function sourceOrRefused(scope: ClassScope, { what, language }: z.output<t
 export const printPage = readingClass(
   forSchema,
   async (scope, { what, language }): Promise<PrintPage | null> => {
-    const [found, kept, grouping] = await Promise.all([
+    const [found, kept, grouping, draft] = await Promise.all([
       sourceOf(scope, what, language),
       bagsOf(scope),
       groupingOf(scope),
+      draftOf(scope, 'plan'),
     ])
     if (!found) return null
     const { title, bundles } = pileOf(found.source)
@@ -169,6 +175,7 @@ export const printPage = readingClass(
       title,
       what,
       without: found.without,
+      changesWait: what.kind === 'session' && draft !== null,
       groups: grouping?.groups.map(({ id, pennant }) => ({ id, pennant })) ?? [],
       bundles: bundles.map(({ id, title: name, gameId, items, shelf }) => ({
         id,
@@ -247,10 +254,14 @@ export const printPdf = readingClass(askedSchema, async (scope, asked) => {
   return { title, pages: pages.length, pdf: pdfOf(title, pages) }
 })
 
-/** What came out of the printer is in the bags from now on. */
+/** What came out of the printer is in the bags from now on: so many copies of each item are there then. */
 export const putIntoBags = changingClass(
-  classIdSchema.extend({ printed: z.record(itemId, z.number().int().min(0).max(mostCopies)) }),
-  async (scope, { printed }) => addToBags(scope, new Map(Object.entries(printed).slice(0, 500))),
+  classIdSchema.extend({
+    bags: z
+      .record(itemId, z.number().int().min(0).max(10_000))
+      .refine((bags) => Object.keys(bags).length <= mostItems, 'Too many things at once.'),
+  }),
+  async (scope, { bags }) => saveBags(scope, new Map(Object.entries(bags))),
 )
 
 /** What is in a bag, as somebody has counted it. */

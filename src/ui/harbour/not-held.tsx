@@ -1,6 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
 import type { letGo, moveToToday } from '@/server/plan/plan'
@@ -59,9 +60,18 @@ export function PaperButton({
 }) {
   const router = useRouter()
   const { problems, busy, save } = useSaving()
+  /** It can't be taken back on another day: it is asked once more. */
+  const [asked, setAsked] = useState(false)
+  if (!asked)
+    return (
+      <Button variant="quiet" onClick={() => setAsked(true)}>
+        It was held on paper
+      </Button>
+    )
   return (
     <>
       <Problems problems={problems} />
+      <span className="small">Held as planned, without a screen?</span>
       <Button
         variant="quiet"
         disabled={busy}
@@ -72,7 +82,10 @@ export function PaperButton({
           )
         }
       >
-        It was held on paper
+        Yes, to its sheets
+      </Button>
+      <Button variant="plain" disabled={busy} onClick={() => setAsked(false)}>
+        No
       </Button>
     </>
   )

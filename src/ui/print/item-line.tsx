@@ -1,5 +1,6 @@
 'use client'
 
+import { dequal } from 'dequal'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { copiesToPrint } from '@/core/printing/to-print'
@@ -25,6 +26,11 @@ export function ItemLine({
 }) {
   const { name, role, inBag, byHand } = item
   const kept = inBag ?? emptyBag
+  /** Leaving a field as it was says nothing new. */
+  function note(part: Partial<InBag>) {
+    const now = { ...kept, ...part }
+    if (!dequal(now, kept)) onInBag(now)
+  }
   return (
     <li className={count > 0 ? 'print-item' : 'print-item none'}>
       <div className="grow">
@@ -46,7 +52,7 @@ export function ItemLine({
                     key={`count ${kept.count}`}
                     defaultValue={kept.count}
                     aria-label={`${name}: copies in the bag`}
-                    onBlur={({ target }) => onInBag({ ...kept, count: wholeOf(target.value, kept.count) })}
+                    onBlur={({ target }) => note({ count: wholeOf(target.value, kept.count) })}
                   />
                 </label>
                 <label>
@@ -60,9 +66,7 @@ export function ItemLine({
                     defaultValue={kept.missing}
                     disabled={kept.count === 0}
                     aria-label={`${name}: copies missing`}
-                    onBlur={({ target }) =>
-                      onInBag({ ...kept, missing: wholeOf(target.value, kept.missing) })
-                    }
+                    onBlur={({ target }) => note({ missing: wholeOf(target.value, kept.missing) })}
                   />
                 </label>
                 <Form.Check
@@ -70,7 +74,7 @@ export function ItemLine({
                   label="laminated"
                   checked={kept.laminated}
                   disabled={kept.count === 0}
-                  onChange={({ target }) => onInBag({ ...kept, laminated: target.checked })}
+                  onChange={({ target }) => note({ laminated: target.checked })}
                 />
               </div>
             )}

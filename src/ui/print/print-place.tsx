@@ -11,6 +11,7 @@ import type { countInBag, PrintPage, previewPages, putIntoBags, ShownItem } from
 import type { Language } from '@/core/printing/letters'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Problems } from '../problems'
+import { useSaving } from '../sheets/use-saving'
 import { many } from '../words'
 import { ItemLine } from './item-line'
 import { Pages } from './pages'
@@ -49,7 +50,7 @@ export function PrintPlace({ classId, page, language, preview: ask, putIn, count
     taskCards: 'small',
     seed: 1,
   })
-  const [problems, setProblems] = useState<readonly string[]>([])
+  const { problems, busy, save, setProblems } = useSaving()
   const { pdf, fetchPdf, cancel, clear } = usePdf(classId)
   const asked = useMemo(
     () => ({ classId, what: page.what, language, job: { ...settings, counts: positive(counts) } }),
@@ -78,22 +79,26 @@ export function PrintPlace({ classId, page, language, preview: ask, putIn, count
     setProblems(answer.problems)
   }
 
-  async function allCameOut() {
-    const printed = Object.fromEntries(
-      page.bundles
-        .filter(({ isBag }) => isBag)
-        .flatMap(({ items }) => items.flatMap(({ id }) => (counts[id] > 0 ? [[id, counts[id]]] : []))),
+  function allCameOut() {
+    const inBags = page.bundles
+      .filter(({ isBag }) => isBag)
+      .flatMap(({ items }) =>
+        items.flatMap(({ id }) => {
+          const was = bags[id]
+          const there = was ? was.count - was.missing : 0
+          return counts[id] > 0 ? [[id, there + counts[id]] as const] : []
+        }),
+      )
+    save(
+      () => putIn({ classId, bags: Object.fromEntries(inBags) }),
+      () => {
+        const next = { ...bags }
+        for (const [id, count] of inBags) next[id] = { count, missing: 0, laminated: false }
+        setBags(next)
+        setCounts(startingCounts(page, next))
+        clear()
+      },
     )
-    const answer = await putIn({ classId, printed })
-    if (!answer.ok) return setProblems(answer.problems)
-    const next = { ...bags }
-    for (const [id, count] of Object.entries(printed)) {
-      const was = bags[id]
-      next[id] = { count: (was ? was.count - was.missing : 0) + Number(count), missing: 0, laminated: false }
-    }
-    setBags(next)
-    setCounts(startingCounts(page, next))
-    clear()
   }
 
   const hasBags = page.bundles.some(({ isBag }) => isBag)
@@ -136,6 +141,12 @@ export function PrintPlace({ classId, page, language, preview: ask, putIn, count
           in the class, or write it in by hand.
         </p>
       )}
+      {page.changesWait && (
+        <p className="caution-line">
+          The plan was changed after it was made ready; these pages are without those changes.{' '}
+          <Link href={`/c/${classId}/plan`}>Look at the plan</Link>
+        </p>
+      )}
       {page.without.length > 0 && (
         <p className="caution small">
           Nothing fits to be played at home yet for {page.without.join(', ')}: place them first.
@@ -151,7 +162,7 @@ export function PrintPlace({ classId, page, language, preview: ask, putIn, count
             Open the PDF
           </a>
           {hasBags && (
-            <Button variant="quiet" onClick={() => void allCameOut()}>
+            <Button variant="quiet" disabled={busy} onClick={allCameOut}>
               All came out: put them in the bags
             </Button>
           )}

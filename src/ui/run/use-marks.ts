@@ -1,10 +1,9 @@
 'use client'
 
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { noValue, readerBeside, sameValue, saysSomething, type MarkValue } from '@/core/evidence/mark'
 import type { ShownMark } from '@/server/session-board'
-import { MarkQueue, nothingWaiting, type QueueState } from './mark-queue'
-import { MarkStore } from './mark-store'
+import { useMarkQueue } from './use-mark-queue'
 
 type Tapped = Map<string, MarkValue & { id: string | null }>
 
@@ -24,40 +23,25 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
   // What was tapped on this page; it speaks before what the server said when the page was made.
   const [tapped, setTapped] = useState<Tapped>(() => new Map())
   const [observer, setObserver] = useState<string | null>(null)
-  const [state, setState] = useState<QueueState>(nothingWaiting)
-  /** Taps that are not even kept on the device yet. */
-  const [recording, setRecording] = useState(0)
   const [last, setLast] = useState<LastTap | null>(null)
   /** Records of digital stations that were taken back on this page. */
   const [takenBack, setTakenBack] = useState<ReadonlySet<string>>(() => new Set())
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const queue = useRef<MarkQueue>(null)
 
-  useEffect(() => {
-    const made = new MarkQueue(classId, new MarkStore(classId), setState)
-    queue.current = made
-    // Left over from before a reload: shown as they were, and sent.
-    void made.resume().then(({ observer: device, waiting }) => {
-      const self = from === 'sheet' ? readerBeside(device) : device
-      setObserver(self)
-      setTapped((before) => {
-        const next = new Map(before)
-        for (const mark of waiting) {
-          const { visitId, pupilId } = mark
-          // What a digital station counted is no tap of this device; what was seen elsewhere stands on no board.
-          if (visitId === null || mark.observer !== self || next.has(keyOf(visitId, pupilId))) continue
-          next.set(keyOf(visitId, pupilId), mark)
-        }
-        return next
-      })
+  const queue = useMarkQueue(classId, ({ observer: device, waiting }) => {
+    const self = from === 'sheet' ? readerBeside(device) : device
+    setObserver(self)
+    setTapped((before) => {
+      const next = new Map(before)
+      for (const mark of waiting) {
+        const { visitId, pupilId } = mark
+        // What a digital station counted is no tap of this device; what was seen elsewhere stands on no board.
+        if (visitId === null || mark.observer !== self || next.has(keyOf(visitId, pupilId))) continue
+        next.set(keyOf(visitId, pupilId), mark)
+      }
+      return next
     })
-    const online = () => void made.flush()
-    window.addEventListener('online', online)
-    return () => {
-      window.removeEventListener('online', online)
-      made.close()
-    }
-  }, [classId, from])
+  })
 
   const storedHere = useMemo(() => {
     const own: Tapped = new Map()
@@ -80,10 +64,9 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
     const key = keyOf(visitId, pupilId)
     const before = markOf(visitId, pupilId)
     setTapped((all) => new Map(all).set(key, { ...value, id: null }))
-    setRecording((count) => count + 1)
     // Its number is known once it is kept; a tap in between corrects the one before by child and visit.
-    void queue.current
-      ?.add(
+    void queue
+      .add(
         from === 'sheet' && observer
           ? { visitId, pupilId, observer, sheet: saysSomething(value) }
           : { visitId, pupilId },
@@ -96,7 +79,6 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
           return now && sameValue(now, value) ? new Map(all).set(key, { ...value, id }) : all
         }),
       )
-      .finally(() => setRecording((count) => count - 1))
     setLast({ visitId, pupilId, before: before ?? noValue })
     clearTimeout(timer.current)
     timer.current = setTimeout(() => setLast(null), 10_000)
@@ -109,11 +91,10 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
     set,
     /** What other devices saw of the child at the visit: counted beside this one's. */
     othersOf: (visitId: string, pupilId: string) => storedHere.others.get(keyOf(visitId, pupilId)) ?? [],
-    ...state,
-    recording,
+    ...queue.state,
     last,
-    retry: () => state.aside.forEach((one) => void queue.current?.retry(one)),
-    letGo: () => state.aside.forEach((one) => void queue.current?.letGo(one)),
+    retry: queue.retry,
+    letGo: queue.letGo,
     /** One tap: a mark, another mark in its place, or the same again to take it back. */
     tap(visitId: string, pupilId: string, value: MarkValue) {
       const now = markOf(visitId, pupilId) ?? noValue
@@ -124,10 +105,7 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
     takeBack(mark: ShownMark) {
       const { id, visitId, pupilId, observer, digital } = mark
       setTakenBack((before) => new Set(before).add(id))
-      setRecording((count) => count + 1)
-      void queue.current
-        ?.add({ visitId, pupilId, observer, digital }, noValue, id)
-        .finally(() => setRecording((count) => count - 1))
+      void queue.add({ visitId, pupilId, observer, digital }, noValue, id)
     },
     undo() {
       if (!last) return

@@ -1,13 +1,12 @@
 'use client'
 
 import Link from 'next/link'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { beginAtStation, goingOn, playedEnough, recordOf } from '@/core/games/playing/digital-station'
 import type { StationPage } from '@/server/show'
-import { MarkQueue, nothingWaiting, type QueueState } from '../run/mark-queue'
-import { MarkStore } from '../run/mark-store'
 import { savedInWords } from '../run/saved-in-words'
+import { useMarkQueue } from '../run/use-mark-queue'
 import { Playing } from '../try/playing'
 import { keepPlay, keptPlay, newPlay, type Play } from './kept-play'
 
@@ -18,21 +17,7 @@ export function StationScreen({ classId, page }: { classId: string; page: Statio
   const { visitId, child, game, level, closed } = page
   const [play, setPlay] = useState<Play | null>(null)
   const [ended, setEnded] = useState(false)
-  const [recording, setRecording] = useState(false)
-  const [state, setState] = useState<QueueState>(nothingWaiting)
-  const queue = useRef<MarkQueue>(null)
-
-  useEffect(() => {
-    const made = new MarkQueue(classId, new MarkStore(classId), setState)
-    queue.current = made
-    void made.resume()
-    const online = () => void made.flush()
-    window.addEventListener('online', online)
-    return () => {
-      window.removeEventListener('online', online)
-      made.close()
-    }
-  }, [classId])
+  const { add, state } = useMarkQueue(classId)
 
   function begin() {
     const kept = keptPlay(visitId, child.id)
@@ -43,11 +28,9 @@ export function StationScreen({ classId, page }: { classId: string; page: Statio
   /** The record goes to the device at once, and from there to the server when that can be reached. */
   async function end({ id, trying }: Play) {
     setEnded(true)
-    setRecording(true)
     for (const { value, digital } of recordOf(trying))
-      await queue.current?.add({ visitId, pupilId: child.id, observer: id, digital }, value, null)
+      await add({ visitId, pupilId: child.id, observer: id, digital }, value, null)
     keepPlay(visitId, child.id, null)
-    setRecording(false)
   }
 
   const back = <Link href={`/c/${classId}/run`}>Back to the session</Link>
@@ -83,7 +66,7 @@ export function StationScreen({ classId, page }: { classId: string; page: Statio
           <p role="status" className="small muted">
             {recordOf(trying).length === 0
               ? 'Nothing is kept of this: at a screen its answers can be read.'
-              : savedInWords({ ...state, recording: recording ? 1 : 0 })}
+              : savedInWords(state)}
           </p>
           {back}
         </div>

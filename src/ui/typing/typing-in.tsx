@@ -183,14 +183,15 @@ function TypedRow({
       if (keep()) focusBeside(event.currentTarget, on ? 1 : -1)
       return
     }
-    if (of !== null) return
-    const ring = ringTyped(key)
-    if (ring) {
-      if (ring.judged !== value.judged) onValue(ring)
-      focusBeside(event.currentTarget, 1)
-    }
-    // Nothing else is typed here; Tab and Escape mean what they always mean.
-    if (key.length === 1) event.preventDefault()
+  }
+
+  function typed(field: HTMLInputElement) {
+    if (of !== null) return setText(field.value)
+    // The digit in it was typed just now, also by a keyboard on the screen, which tells no keys; the words of a mark hold none.
+    const ring = ringTyped(/\d/.exec(field.value)?.[0] ?? '')
+    if (!ring) return
+    if (ring.judged !== value.judged) onValue(ring)
+    focusBeside(field, 1)
   }
 
   return (
@@ -208,10 +209,9 @@ function TypedRow({
         inputMode="numeric"
         autoComplete="off"
         disabled={!ready}
-        readOnly={of === null}
         placeholder="–"
         value={shown}
-        onChange={({ target }) => of !== null && setText(target.value)}
+        onChange={({ target }) => typed(target as HTMLInputElement)}
         onFocus={({ target }) => target.select()}
         onBlur={keep}
         onKeyDown={onKey}

@@ -2,19 +2,13 @@ import { Readable } from 'node:stream'
 import { NextResponse } from 'next/server'
 import { printPdf } from '@/server/print/print'
 import { currentViewer } from '@/server/viewer'
-import { answered, problem } from '../../../document'
+import { answered, objectIn } from '../../../document'
 
 /** What is asked for as one PDF, page by page; whoever goes away stops it. */
 export async function POST(request: Request, { params }: { params: Promise<{ classId: string }> }) {
   const { classId } = await params
-  let body: unknown
-  try {
-    body = await request.json()
-  } catch {
-    return problem(400, 'Not JSON.')
-  }
-  if (typeof body !== 'object' || body === null || Array.isArray(body))
-    return problem(400, 'Nothing to print.')
+  const body = await objectIn(request)
+  if (body instanceof Response) return body
   const asked = { ...body, classId } as Parameters<typeof printPdf>[1]
   return answered(printPdf(currentViewer(), asked), ({ title, pages, pdf }) => {
     const bytes = Readable.toWeb(pdf as unknown as Readable) as ReadableStream<Uint8Array>
