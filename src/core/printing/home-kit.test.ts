@@ -44,10 +44,18 @@ test('every kit is at most four pages; its child is named on the letter alone, i
         ? `the level: ${title}`
         : '',
       texts.slice(1).join(' ').includes('How to play') ? '' : 'not how to play',
+      texts.some((text) => /school’s own rules/.test(text)) ? 'rules of the school' : '',
     ].filter(Boolean)
     return said.map((fault) => `${game.id} ${levelId}: ${fault}`)
   })
   expect(faults).toEqual([])
+})
+
+test('the letter asks for as many dice as are rolled', () => {
+  const [letter] = kitPages('perch', 'difference')
+  const text = textsIn(letter.marks).join(' ')
+  expect(text).toContain('2 dice')
+  expect(text).not.toMatch(/\ba die\b/)
 })
 
 test('every language has every word of the letter, with the child’s name once and where it belongs', () => {

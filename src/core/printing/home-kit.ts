@@ -92,7 +92,9 @@ function letterPage(name: string, { gameId, levelId }: HomeGame, language: Langu
   flow.gap(4)
   flow.say(words.need, { size: 5.6, heavy: true })
   const needs = needsOf(game, params)
-  const household = needs.flatMap(({ item }) => atHome[item] ?? [])
+  const household = needs.flatMap(({ item, count }) =>
+    item === 'die' && count > 1 ? `${count} dice` : (atHome[item] ?? []),
+  )
   const cut = needs.filter(({ thing }) => isPrinted(thing)).map(({ thing }) => nameOf(thing))
   flow.points([...new Set([...household, ...cut])], 5.2)
   flow.gap(2)
@@ -150,7 +152,7 @@ export function homeKit(child: { id: string; name: string }, home: HomeGame, lan
         // Its level has no name at home: names of levels rank.
         part: (count) => ({
           title: 'how to play',
-          pieces: copies(count, () => [taskCard(game, '', params, 'large')]),
+          pieces: copies(count, () => [taskCard(game, '', params, 'large', 'at home')]),
         }),
       },
       {

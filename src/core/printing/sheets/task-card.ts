@@ -28,7 +28,13 @@ const sizes: Record<TaskCardForm, Size> = {
 }
 
 /** What children read at the station: the picture, what they need, what to do in a few steps, what comes then. */
-export function taskCard(game: AnyGame, level: string, params: unknown, form: TaskCardForm = 'small'): Piece {
+export function taskCard(
+  game: AnyGame,
+  level: string,
+  params: unknown,
+  form: TaskCardForm = 'small',
+  where: 'at school' | 'at home' = 'at school',
+): Piece {
   const { width, height, letters } = sizes[form]
   const texts = textsOf(game.id, params)
   const margin = 9 * letters
@@ -49,7 +55,8 @@ export function taskCard(game: AnyGame, level: string, params: unknown, form: Ta
     line(`M${left} ${head + 6 * letters}H${right}`, 'ink', 0.6),
   )
 
-  const foot = footOf(texts.finishEarly, texts.cautions, form, left, bottom - margin, across, letters)
+  const cautions = where === 'at home' ? texts.cautions : [...texts.cautions, schoolRules]
+  const foot = footOf(texts.finishEarly, cautions, form, left, bottom - margin, across, letters)
   marks.push(...foot.marks)
 
   const from = head + 11 * letters
@@ -178,6 +185,9 @@ function stepsInSigns(steps: Steps, left: number, across: number, letters: numbe
   return { marks, height }
 }
 
+/** A game’s cautions defer to them. */
+const schoolRules = 'Your school’s own rules come first.'
+
 /** What comes when they are done, and what to mind; under a line. */
 function footOf(
   done: string,
@@ -191,7 +201,7 @@ function footOf(
   const then = { size: 5 * letters }
   const small = { size: 3 * letters, tone: 'soft' as const }
   const doneLines = form === 'signs' ? 0 : linesOf(`Done? ${done}`, across, then).length
-  const caution = [...cautions, 'Your school’s own rules come first.'].join(' ')
+  const caution = cautions.join(' ')
   const cautionLines = linesOf(caution, across, small).length
   const top = low - doneLines * then.size * leading - cautionLines * small.size * leading - 5 * letters
   const first = paragraph(`Done? ${done}`, left, top + 3 * letters, across, then)
