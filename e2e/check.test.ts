@@ -39,13 +39,6 @@ const stepAsked = () =>
   )
 const saved = () =>
   person.waitFor(async () => (await person.text('.check-bar')).includes('All marks saved'), 'all saved')
-const network = (offline: boolean) =>
-  person.driver.executeScript<void>((off: boolean) => {
-    const page = window as typeof window & { realFetch?: typeof fetch }
-    page.realFetch ??= window.fetch
-    window.fetch = off ? () => Promise.reject(new TypeError('no network')) : page.realFetch
-    if (!off) window.dispatchEvent(new Event('online'))
-  }, offline)
 
 test('a check by keyboard asks what the core asks for the same answers, and tells no estimate to the child', async () => {
   await person.goTo(`${base}/class`)
@@ -99,7 +92,7 @@ test('undo, a tally, a strand left alone; answers without a network wait on the 
   await person.keys('u')
   await person.waitFor(async () => (await stepAsked()) === first, 'the first task again')
   await saved()
-  await network(true)
+  await person.network(true)
   await person.press('Count right answers')
   await person.enter('right answers', '4')
   await person.press('Keep')

@@ -33,14 +33,6 @@ async function openChild(game: string): Promise<string> {
   return child
 }
 
-const network = (offline: boolean) =>
-  person.driver.executeScript<void>((off: boolean) => {
-    const page = window as typeof window & { realFetch?: typeof fetch }
-    page.realFetch ??= window.fetch
-    window.fetch = off ? () => Promise.reject(new TypeError('no network')) : page.realFetch
-    if (!off) window.dispatchEvent(new Event('online'))
-  }, offline)
-
 const words = () => person.text('.show-words')
 
 /** The sum that is asked, solved here; null where none is. */
@@ -77,7 +69,7 @@ test('a child plays alone, closed and opened again, without a network: the recor
       // The tab is closed and opened again: the child goes on where it was.
       await person.goTo(new URL(await person.driver.getCurrentUrl()).pathname)
       await person.press('Start')
-      await network(true)
+      await person.network(true)
     }
     const answer = await solved()
     if (answer !== null) {
@@ -93,7 +85,7 @@ test('a child plays alone, closed and opened again, without a network: the recor
   }
   expect(await words()).toMatch(/Thank you[\s\S]*on this device only/)
   expect(await words()).not.toMatch(/\d+ of \d+/)
-  await network(false)
+  await person.network(false)
   await person.waitFor(async () => (await words()).includes('All marks saved'), 'the record saved')
   // How many depends on the dice: near the goal most goes wait.
   expect(asked).toBeGreaterThan(0)

@@ -185,6 +185,16 @@ export class Person {
     await this.driver.wait(() => condition().catch(() => false), ms, `waiting for ${what}`)
   }
 
+  /** Takes the network away from the page as it stands, or gives it back. */
+  network(offline: boolean): Promise<void> {
+    return this.driver.executeScript<void>((off: boolean) => {
+      const page = window as typeof window & { realFetch?: typeof fetch }
+      page.realFetch ??= window.fetch
+      window.fetch = off ? () => Promise.reject(new TypeError('no network')) : page.realFetch
+      if (!off) window.dispatchEvent(new Event('online'))
+    }, offline)
+  }
+
   /** Violations that axe finds on the page as it stands: rule and the first places. */
   async axe(): Promise<string[]> {
     await this.driver.executeScript(axeSource)
