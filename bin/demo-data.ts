@@ -5,7 +5,7 @@ import { moveDates, planForToday } from '@/demo/move'
 import { ensureAdult } from '@/data/queries/classes'
 import { todayIn } from '@/server/clock'
 import { closeThreads } from '@/server/heavy/threads'
-import { currentViewer, theTeacher } from '@/server/viewer'
+import { ownTeacher, theTeacher } from '@/server/viewer'
 
 const say = (line: string) => process.stderr.write(`islands: ${line}\n`)
 
@@ -33,7 +33,7 @@ async function main() {
   } else {
     await ensureAdult(database, theTeacher)
     const setClock = (day: string, time = '09:00') => (process.env.ISLANDS_CLOCK = `${day}T${time}:00Z`)
-    await generateDemo(currentViewer(), today, setClock, say)
+    await generateDemo(ownTeacher(), today, setClock, say)
   }
   await closeThreads()
   await close()

@@ -1,6 +1,4 @@
 import { monitorEventLoopDelay, PerformanceObserver } from 'node:perf_hooks'
-import { backupFolder } from '@/data/backup/files'
-import { besideData } from '@/data/server-database'
 import { serve } from '@/server/http/serve'
 
 /** Serves Islands: `serve.ts PORT [--lan] [--cold]`. */
@@ -49,7 +47,6 @@ serve({
   warmed: () => {
     if (process.env.ISLANDS_TRIAL) process.stderr.write('every page is warm\n')
   },
-  devicesFile: `${backupFolder(besideData())}/devices.json`,
   say: (line) => process.stderr.write(`islands: ${line}\n`),
 }).catch((error: Error) => {
   process.stderr.write(`islands: ${error.message}\n`)

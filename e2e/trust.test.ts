@@ -6,12 +6,12 @@ import { backUpNow } from '../src/server/keeping/backups'
 import { childPage } from '../src/server/progress'
 import { runPage } from '../src/server/run'
 import { lanAddresses } from '../src/server/http/serve'
-import { currentViewer } from '../src/server/viewer'
+import { ownTeacher } from '../src/server/viewer'
 import { Person, places } from './support/browser'
 import { runningSession, withFolder } from './support/school'
 import { freshFolder, startServer, type TestServer } from './support/server'
 
-const viewer = currentViewer()
+const viewer = ownTeacher()
 let server: TestServer
 const people: Person[] = []
 const personAt = async (url: string, size?: { width: number; height: number }) => {

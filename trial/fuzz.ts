@@ -38,14 +38,20 @@ import { closeThreads } from '../src/server/heavy/threads'
 import { recordMark } from '../src/server/marks/marks'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from '../src/server/plan/plan'
 import { childPage, progressPage } from '../src/server/progress'
-import { heldOnPaper, markAbsent, runPage, sheetsPage, tapClock } from '../src/server/run'
+import { adultsPage, invite, inviteToClass, letAdultGo } from '../src/server/access/adults'
+import { accountPage, signOutEverywhere } from '../src/server/access/sign-in'
+import { changeLevelNow, swapSeats } from '../src/server/room/at-station'
+import { endLinks, makeLink } from '../src/server/room/links'
+import { liveSession, roomPage } from '../src/server/room/pages'
+import { tell } from '../src/server/room/tell'
+import { heldOnPaper, runPage, sheetsPage, tapClock } from '../src/server/run'
 import { NotHere, Refused, type UseCase } from '../src/server/use-case'
-import { currentViewer } from '../src/server/viewer'
+import { ownTeacher } from '../src/server/viewer'
 import { freshFolder } from '../e2e/support/server'
 import { pick, spoilt } from './spoilt'
 import { say } from './support'
 
-const viewer = currentViewer()
+const viewer = ownTeacher()
 /** Calls on one folder: what is taken makes it grow, and with it the time that a look at every byte takes. */
 const aFolder = 600
 
@@ -125,7 +131,19 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['countOnShelf', countOnShelf as Any, () => ({ classId, item: 'die', count: 4 })],
     ['runPage', runPage as Any, () => ({ classId })],
     ['tapClock', tapClock as Any, () => ({ classId, sessionId, tap: 'pause', slot: 0 })],
-    ['markAbsent', markAbsent as Any, () => ({ classId, sessionId, pupilId, absent: true })],
+    ['tell', tell as Any, () => ({ classId, id: crypto.randomUUID(), madeAt: new Date().toISOString(), ...pick([{ kind: 'absent', sessionId, pupilId, absent: true, fromSlot: 1 }, { kind: 'note', pupilId, visitId: visit.id, words: 'Counts by twos.', tags: ['maths'] }, { kind: 'finished', visitId: visit.id, minutes: 4 }, { kind: 'liked', visitId: visit.id, liked: true }]) })],
+    ['changeLevelNow', changeLevelNow as Any, () => ({ classId, visitId: visit.id, pupilId, to: pick(['easier', 'harder']) })],
+    ['swapSeats', swapSeats as Any, () => ({ classId, visitId: visit.id, pupilId, withId: visit.children.at(-1)!.id })],
+    ['makeLink', makeLink as Any, () => ({ classId, sessionId, kind: pick(['helper', 'room']), stationId: null, withNames: true })],
+    ['endLinks', endLinks as Any, () => ({ classId, sessionId })],
+    ['roomPage', roomPage as Any, () => ({ classId, sessionId, names: true })],
+    ['liveSession', liveSession as Any, () => ({ classId, sessionId })],
+    ['accountPage', accountPage as Any, () => ({})],
+    ['adultsPage', adultsPage as Any, () => ({})],
+    ['invite', invite as Any, () => ({ role: 'coordinator' })],
+    ['inviteToClass', inviteToClass as Any, () => ({ classId, role: 'helper' })],
+    ['letAdultGo', letAdultGo as Any, () => ({ adultId: crypto.randomUUID() })],
+    ['signOutEverywhere', signOutEverywhere as Any, () => ({})],
     ['recordMark', recordMark as Any, () => ({ classId, id: crypto.randomUUID(), observer: crypto.randomUUID(), visitId: visit.id, pupilId, judged: 'own', madeAt: new Date().toISOString() })],
     ['harbourPage', harbourPage as Any, () => ({ classId })],
     ['progressPage', progressPage as Any, () => ({ classId, strand: 'add' })],

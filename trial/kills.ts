@@ -7,7 +7,7 @@ import { runningSession, withFolder } from '../e2e/support/school'
 import { createClass } from '../src/server/classes'
 import { groupsPage, saveGroups } from '../src/server/groups/groups'
 import { planPage } from '../src/server/plan/plan'
-import { currentViewer } from '../src/server/viewer'
+import { ownTeacher } from '../src/server/viewer'
 import { didAction } from '../e2e/support/actions'
 import { markFor, postMark, say, serveFolder, wait } from './support'
 
@@ -16,7 +16,7 @@ const eight = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hann
 /** A class whose groups and plans are kept again and again. */
 const planningClass = (folder: string) =>
   withFolder(folder, async () => {
-    const viewer = currentViewer()
+    const viewer = ownTeacher()
     const classId = crypto.randomUUID()
     const list = { text: eight.join('\n'), columns: ['name' as const], hasHeader: false }
     await createClass(viewer, { classId, name: 'Plover', yearGroup: 'Year 1', list })

@@ -4,7 +4,7 @@ import { openDatabase } from '../src/data/connection'
 import { classesOf } from '../src/data/queries/classes'
 import { nextSession } from '../src/data/queries/sessions'
 import { enterClass } from '../src/data/scope'
-import { theTeacher } from '../src/server/viewer'
+import { ownTeacher, theTeacher } from '../src/server/viewer'
 import { markFor, postMark, quantile, rounded, say, serveFolder } from './support'
 import { makeYear } from './year'
 
@@ -26,7 +26,7 @@ async function schoolOf(
   const marks = await makeYear(folder, classes, days, marksADay)
   const { database, close } = await openDatabase({ folder })
   const [{ id: classId }] = await classesOf(database, theTeacher.id)
-  const scope = (await enterClass(database, theTeacher.id, classId))!
+  const scope = (await enterClass(database, ownTeacher(), classId))!
   const session = (await nextSession(scope))!
   const visits = session.visits.flatMap(({ id, seats }) => seats.flat().map((pupilId) => ({ id, pupilId })))
   await close()

@@ -9,7 +9,7 @@ import { closeThreads } from '../src/server/heavy/threads'
 import { planPage, savePlan } from '../src/server/plan/plan'
 import { refreshEstimates } from '../src/server/refresh'
 import { tapClock } from '../src/server/run'
-import { currentViewer, theTeacher } from '../src/server/viewer'
+import { ownTeacher, theTeacher } from '../src/server/viewer'
 import { say } from './support'
 
 /** School days before today, the last first. */
@@ -39,7 +39,7 @@ export async function makeYear(
   const open = openDatabase({ folder })
   shared.islandsDatabase = open
   const { database, close } = await open
-  const viewer = currentViewer()
+  const viewer = ownTeacher()
   await ensureAdult(database, theTeacher)
   const there = (await classesOf(database, viewer.adultId)).length
   for (let number = there; number < classes; number++) {
@@ -56,7 +56,7 @@ export async function makeYear(
 }
 
 async function makeClass(database: Database, number: number, days: readonly string[], marksADay: number) {
-  const viewer = currentViewer()
+  const viewer = ownTeacher()
   const classId = crypto.randomUUID()
   const names = Array.from(
     { length: 30 },

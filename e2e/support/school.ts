@@ -6,7 +6,7 @@ import { planPage, savePlan } from '../../src/server/plan/plan'
 import { runPage, tapClock } from '../../src/server/run'
 import { ensureAdult } from '../../src/data/queries/classes'
 import { serverDatabase } from '../../src/data/server-database'
-import { currentViewer, theTeacher } from '../../src/server/viewer'
+import { ownTeacher, theTeacher } from '../../src/server/viewer'
 
 /** Does something with the use cases on a folder that no server holds. */
 export const withFolder = <T>(folder: string, work: () => Promise<T>) => withDatabase({ folder }, work)
@@ -33,7 +33,7 @@ const six = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya']
 /** A class whose session runs, in a folder or on a PostgreSQL server. */
 export const runningSession = (where: string | { url: string }, names: readonly string[] = six) =>
   withDatabase(typeof where === 'string' ? { folder: where } : { ...where, folder: '' }, async () => {
-    const viewer = currentViewer()
+    const viewer = ownTeacher()
     await ensureAdult(await serverDatabase(), theTeacher)
     const classId = crypto.randomUUID()
     await createClass(viewer, {

@@ -11,6 +11,7 @@ import { ownMigrations } from './migrations-folder'
 import { PgliteClient } from './pglite/client'
 import { FolderDamaged } from './pglite/folder'
 import * as schema from './schema'
+import { ServerEar } from './server-ear'
 
 /** The same query interface for PGlite and for a PostgreSQL server. */
 export type Database = PgliteDatabase<typeof schema>
@@ -18,6 +19,11 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 export interface OpenDatabase {
   database: Database
+  /**
+   * Hears of each session in which something changed, by its id; null: something may have been missed, all is to be read anew.
+   * @returns the way to stop listening
+   */
+  listen(listener: (sessionId: string | null) => void): () => void
   close(): Promise<void>
 }
 
@@ -45,7 +51,7 @@ async function openFolder({ folder, migrations, beforeMigration }: Where): Promi
     await beforeMigration?.(database)
     await migratePglite(database, { migrationsFolder })
     await readThrough(database, folder)
-    return { database, close: () => client.close() }
+    return { database, listen: (listener) => client.listen(listener), close: () => client.close() }
   } catch (error) {
     await client.close()
     throw error
@@ -97,7 +103,15 @@ async function openServer(url: string, { migrations, beforeMigration }: Where): 
     throw error
   }
   const database = drizzlePostgres(pool, options) as unknown as Database
-  return { database: Object.assign(database, { transaction: ofPool(pool) }), close: () => pool.end() }
+  const ear = new ServerEar(url)
+  return {
+    database: Object.assign(database, { transaction: ofPool(pool) }),
+    listen: (listener) => ear.listen(listener),
+    close: async () => {
+      await ear.close()
+      await pool.end()
+    },
+  }
 }
 
 /**

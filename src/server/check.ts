@@ -38,6 +38,7 @@ const usualStrands = 2
 
 /** A child to be asked, and what is believed of it before the first answer. */
 export const checkPage = readingClass(
+  'checkPage',
   classIdSchema.extend({ pupilId: z.uuid(), then: z.array(z.uuid()).max(60).default([]) }),
   async (scope, { pupilId, then }): Promise<CheckPage> => {
     const today = todayIn(scope.classroom.timeZone)

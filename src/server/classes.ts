@@ -9,7 +9,7 @@ import { lockPupils } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { serverDatabase } from '@/data/server-database'
-import { classesOf, classExists, ensureAdult, insertClass, type ClassCard } from '@/data/queries/classes'
+import { classesOf, classExists, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
   allInClass,
   estimatesOf,
@@ -28,16 +28,15 @@ import { inTransaction } from '@/data/transaction'
 import { now, todayIn } from './clock'
 import { beginEstimates, estimateByYear, rebuildEstimate } from './estimates'
 import {
+  asAdult,
   changingClass,
   changingInParts,
   discreetly,
   NotHere,
-  parsed,
   readingClass,
   Refused,
   type UseCase,
 } from './use-case'
-import { theTeacher } from './viewer'
 
 const columnSchema = z.enum(['name', 'initial', 'year', 'ignore'])
 
@@ -66,29 +65,27 @@ function isTimeZone(zone: string): boolean {
 }
 
 export const listClasses: UseCase<void, ClassCard[]> = (viewer) =>
-  discreetly(async () => classesOf(await serverDatabase(), viewer.adultId))
+  discreetly(async () => (viewer.linkId ? [] : classesOf(await serverDatabase(), viewer.adultId)))
 
 /** A new class with its children, placed by year group. All or nothing. */
-export const createClass: UseCase<z.input<typeof createClassSchema>, { children: number }> = (viewer, raw) =>
-  discreetly(async () => {
-    const { list, ...row } = parsed(createClassSchema, raw)
-    return inTransaction(await serverDatabase(), async (transaction) => {
-      await ensureAdult(transaction, theTeacher)
-      // Sent again because its answer was lost: made already. Somebody else's number is told like any other refusal.
-      const made = await enterClass(transaction, viewer.adultId, row.classId)
-      if (made) return { children: (await pupilsOf(made)).length }
-      if (await classExists(transaction, row.classId)) throw new NotHere()
-      await insertClass(transaction, viewer.adultId, { ...row, id: row.classId })
-      const scope = await enterClass(transaction, viewer.adultId, row.classId)
-      if (!scope) throw new NotHere()
-      return { children: await addListed(scope, list) }
-    })
+export const createClass = asAdult('createClass', createClassSchema, async (database, input, viewer) => {
+  const { list, ...row } = input
+  return inTransaction(database, async (transaction) => {
+    // Sent again because its answer was lost: made already. Somebody else's number is told like any other refusal.
+    const made = await enterClass(transaction, viewer, row.classId)
+    if (made) return { children: (await pupilsOf(made)).length }
+    if (await classExists(transaction, row.classId)) throw new NotHere()
+    await insertClass(transaction, viewer.adultId, { ...row, id: row.classId })
+    const scope = await enterClass(transaction, viewer, row.classId)
+    if (!scope) throw new NotHere()
+    return { children: await addListed(scope, list) }
   })
+})
 
 const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
 
 /** Adds a list of children to a class. @throws {Refused} if any line can't be taken */
-export const addChildren = changingClass(addChildrenSchema, async (scope, { list }) => ({
+export const addChildren = changingClass('addChildren', addChildrenSchema, async (scope, { list }) => ({
   children: await addListed(scope, list),
 }))
 
@@ -157,18 +154,23 @@ const changeChildSchema = z.object({
 })
 
 /** A child is called otherwise, or is in another year group; all that was seen of it stays. */
-export const changeChild = changingClass(changeChildSchema, async (scope, { pupilId, ...change }) => {
-  const present = await pupilsOf(scope)
-  const { name, yearGroup } = change
-  const initial = change.initial.toUpperCase()
-  const called = displayName({ name, initial })
-  if (present.some((one) => one.id !== pupilId && displayName(one) === called))
-    throw new Refused(`${called} is in the class already. Add an initial to tell them apart.`)
-  if (!(await updatePupil(scope, pupilId, { name, initial, yearGroup }))) throw new NotHere()
-})
+export const changeChild = changingClass(
+  'changeChild',
+  changeChildSchema,
+  async (scope, { pupilId, ...change }) => {
+    const present = await pupilsOf(scope)
+    const { name, yearGroup } = change
+    const initial = change.initial.toUpperCase()
+    const called = displayName({ name, initial })
+    if (present.some((one) => one.id !== pupilId && displayName(one) === called))
+      throw new Refused(`${called} is in the class already. Add an initial to tell them apart.`)
+    if (!(await updatePupil(scope, pupilId, { name, initial, yearGroup }))) throw new NotHere()
+  },
+)
 
 /** A child leaves the class, or comes back: it stays in the past and is in nothing new while it is away. */
 export const setLeft = changingClass(
+  'setLeft',
   z.object({ classId: z.uuid(), pupilId: z.uuid(), left: z.boolean() }),
   async (scope, { pupilId, left }) => {
     if (!(await updatePupil(scope, pupilId, { leftAt: left ? now() : null }))) throw new NotHere()
@@ -192,6 +194,7 @@ const placeSchema = z.object({
 
 /** Places children on steps of strands; their estimates are worked out anew from all evidence, child by child. */
 export const place = changingInParts(
+  'place',
   placeSchema,
   async (scope, { placements }) => {
     const pupilIds = placements.map(({ pupilId }) => pupilId)
@@ -219,7 +222,7 @@ const linksSchema = z.object({
 })
 
 /** Who is to be kept apart or together, and near an adult; takes the place of what stood before. */
-export const saveLinks = changingClass(linksSchema, async (scope, { links, adultNear }) => {
+export const saveLinks = changingClass('saveLinks', linksSchema, async (scope, { links, adultNear }) => {
   if (!(await allInClass(scope, [...links.flatMap(({ pupilA, pupilB }) => [pupilA, pupilB]), ...adultNear])))
     throw new NotHere()
   const pairs = new Map(
@@ -267,7 +270,7 @@ const tableSchema = classIdSchema.extend({
 })
 
 /** The class table: every child with the working step of some strands; where nothing is known, the year group's usual step. */
-export const classTable = readingClass(tableSchema, async (scope, { set }) => {
+export const classTable = readingClass('classTable', tableSchema, async (scope, { set }) => {
   const [pupils, gone, estimates, links, placements, style, grouping] = await Promise.all([
     pupilsOf(scope),
     leftPupilsOf(scope),

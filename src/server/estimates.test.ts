@@ -40,7 +40,7 @@ test('marks move the estimate, and what is stored equals a rebuild from all reco
   expect(weighed!.estimate.afterNotYet).toBeLessThan(weighed!.estimate.afterOwn)
   expect(weighed!.count).toMatchObject({ ready: false, own: 2, of: 4, days: 1 })
 
-  const rebuild = readingClass(classIdSchema, async (scope) => {
+  const rebuild = readingClass('classTable', classIdSchema, async (scope) => {
     for (const placed of placements) await rebuildEstimate(scope, placed)
   })
   const { placements: all } = await classTable(viewer, { classId })

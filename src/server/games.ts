@@ -110,49 +110,53 @@ async function groupsWithChildren(scope: ClassScope) {
 }
 
 /** Every game, measured for a group and a slot, at the level that fits and that the filter allows. */
-export const gamesPage = readingClass(gamesFilterSchema, async (scope, { classId: _classId, ...filter }) => {
-  const { children, groups } = await groupsWithChildren(scope)
-  const chosen = groups.find(({ pennant }) => pennant === filter.group) ?? null
-  const offeredTo = (chosen?.children ?? children).map(beginner)
-  const rows = games.map((game): GameRow => {
-    const allowed = game.levels.flatMap(({ id }, index) => {
-      const measure = levelMeasure(game.id, id)
-      // Who asks for a strand by its name need not wait until it is begun.
-      const mayBe = filter.strand !== null || mayOfferToMost(measure.steps, offeredTo)
-      return suits(measure, filter) && mayBe ? [index] : []
+export const gamesPage = readingClass(
+  'gamesPage',
+  gamesFilterSchema,
+  async (scope, { classId: _classId, ...filter }) => {
+    const { children, groups } = await groupsWithChildren(scope)
+    const chosen = groups.find(({ pennant }) => pennant === filter.group) ?? null
+    const offeredTo = (chosen?.children ?? children).map(beginner)
+    const rows = games.map((game): GameRow => {
+      const allowed = game.levels.flatMap(({ id }, index) => {
+        const measure = levelMeasure(game.id, id)
+        // Who asks for a strand by its name need not wait until it is begun.
+        const mayBe = filter.strand !== null || mayOfferToMost(measure.steps, offeredTo)
+        return suits(measure, filter) && mayBe ? [index] : []
+      })
+      const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
+      const { id: levelId, title, params } = game.levels[level]
+      const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)
+      const finishInSlot = within[setOf]?.[filter.slotMinutes] ?? 1
+      const items = game.materials(params).map(({ thing }) => nameOf(thing))
+      return {
+        id: game.id,
+        title: game.title,
+        summary: game.summary,
+        level: title,
+        levelId,
+        players: game.players,
+        setOf,
+        minutes: minutes && { p10: minutes.p10, p50: minutes.p50, p90: minutes.p90, finishInSlot, method },
+        to,
+        needs: items,
+        fitting: chosen && zone,
+        fits:
+          allowed.length > 0 &&
+          suitsRoom(game, items, filter) &&
+          (!game.room.timed || !tooYoungForTheClock.includes(scope.classroom.yearGroup)) &&
+          finishInSlot >= likelyEnough &&
+          (chosen === null || fitting * 2 >= chosen.children.length),
+        starter: starters.includes(game.id),
+      }
     })
-    const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
-    const { id: levelId, title, params } = game.levels[level]
-    const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)
-    const finishInSlot = within[setOf]?.[filter.slotMinutes] ?? 1
-    const items = game.materials(params).map(({ thing }) => nameOf(thing))
     return {
-      id: game.id,
-      title: game.title,
-      summary: game.summary,
-      level: title,
-      levelId,
-      players: game.players,
-      setOf,
-      minutes: minutes && { p10: minutes.p10, p50: minutes.p50, p90: minutes.p90, finishInSlot, method },
-      to,
-      needs: items,
-      fitting: chosen && zone,
-      fits:
-        allowed.length > 0 &&
-        suitsRoom(game, items, filter) &&
-        (!game.room.timed || !tooYoungForTheClock.includes(scope.classroom.yearGroup)) &&
-        finishInSlot >= likelyEnough &&
-        (chosen === null || fitting * 2 >= chosen.children.length),
-      starter: starters.includes(game.id),
+      rows,
+      groups: groups.map(({ pennant }) => pennant),
+      filter: { ...filter, group: chosen ? filter.group : null },
     }
-  })
-  return {
-    rows,
-    groups: groups.map(({ pennant }) => pennant),
-    filter: { ...filter, group: chosen ? filter.group : null },
-  }
-})
+  },
+)
 
 /** Whether a level practises what is asked for, within the range. */
 function suits({ steps, to }: LevelMeasure, { strand, to: most }: GamesFilter): boolean {
@@ -213,6 +217,7 @@ export interface KnownFigures {
 
 /** One game at one level: what a slot of it comes to, as far as it is known by now. */
 export const gamePage = readingClass(
+  'gamePage',
   gamePageSchema,
   async (scope, { gameId, levelId, params, players, slotMinutes, view }) => {
     const game = gameOf(gameId)
@@ -301,6 +306,7 @@ function knownOf(
 
 /** The adult waits no longer for the figures of a game. */
 export const stopWaiting = readingClass(
+  'stopWaiting',
   classIdSchema.extend({ input: analyseInputSchema.in }),
   async (_scope, { input }) => stopAsking(input),
 )

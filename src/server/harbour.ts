@@ -56,7 +56,7 @@ const mostHeld = 12
 const soonMs = 300
 
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
-export const harbourPage = readingClass(classIdSchema, async (scope): Promise<HarbourPage> => {
+export const harbourPage = readingClass('harbourPage', classIdSchema, async (scope): Promise<HarbourPage> => {
   const today = todayIn(scope.classroom.timeZone)
   const [children, newest, session, style, sessions] = await Promise.all([
     childrenOf(scope),

@@ -5,6 +5,7 @@ import { changingClass } from './use-case'
 
 /** Keeps what a class has settled on. Nothing stored before changes; what is suggested from now on does. */
 export const changeHouseStyle = changingClass(
+  'changeHouseStyle',
   classIdSchema.extend({ style: houseStyleSchema }),
   async (scope, { style }) => {
     await saveHouseStyle(scope, style)

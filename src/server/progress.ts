@@ -67,35 +67,39 @@ export interface ProgressPage {
 }
 
 /** Who may be ready, who needs another look, and each child's band over time on one strand. */
-export const progressPage = readingClass(progressSchema, async (scope, input): Promise<ProgressPage> => {
-  const today = todayIn(scope.classroom.timeZone)
-  const [grouping, children, style, session] = await Promise.all([
-    groupingOf(scope),
-    childrenOf(scope),
-    houseStyleOf(scope),
-    input.ended === undefined ? null : sessionOf(scope, input.ended),
-  ])
-  const strand = input.strand ?? grouping?.strand ?? 'add'
-  const bands = await classBands(scope, children, strand, today)
-  return {
-    strand,
-    suggestions: await classSuggestions(scope, children, grouping, style.movingUp, today),
-    movingUp: style.movingUp,
-    children: children.map(({ id, name, estimates }) => ({
-      id,
-      name,
-      workingStep: estimates[strand].workingStep,
-      band: toDraw(bands.filter(({ pupilId }) => pupilId === id)),
-    })),
-    followed: inSkipOrder(strandIds, style.skipOrder).filter((id) =>
-      children.some(({ followed }) => followed.includes(id)),
-    ),
-    hasGroups: grouping !== null,
-    weeks: weeksDrawn,
-    ended: session?.state === 'done' && session.day === today ? session.id : null,
-    today,
-  }
-})
+export const progressPage = readingClass(
+  'progressPage',
+  progressSchema,
+  async (scope, input): Promise<ProgressPage> => {
+    const today = todayIn(scope.classroom.timeZone)
+    const [grouping, children, style, session] = await Promise.all([
+      groupingOf(scope),
+      childrenOf(scope),
+      houseStyleOf(scope),
+      input.ended === undefined ? null : sessionOf(scope, input.ended),
+    ])
+    const strand = input.strand ?? grouping?.strand ?? 'add'
+    const bands = await classBands(scope, children, strand, today)
+    return {
+      strand,
+      suggestions: await classSuggestions(scope, children, grouping, style.movingUp, today),
+      movingUp: style.movingUp,
+      children: children.map(({ id, name, estimates }) => ({
+        id,
+        name,
+        workingStep: estimates[strand].workingStep,
+        band: toDraw(bands.filter(({ pupilId }) => pupilId === id)),
+      })),
+      followed: inSkipOrder(strandIds, style.skipOrder).filter((id) =>
+        children.some(({ followed }) => followed.includes(id)),
+      ),
+      hasGroups: grouping !== null,
+      weeks: weeksDrawn,
+      ended: session?.state === 'done' && session.day === today ? session.id : null,
+      today,
+    }
+  },
+)
 
 /** Records a child's page shows, the newest first. */
 const mostRecords = 60
@@ -103,7 +107,7 @@ const mostRecords = 60
 const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
-export const childPage = readingClass(childSchema, async (scope, { pupilId }) => {
+export const childPage = readingClass('childPage', childSchema, async (scope, { pupilId }) => {
   const today = todayIn(scope.classroom.timeZone)
   const [children, grouping, bands, records, style] = await Promise.all([
     childrenOf(scope),

@@ -1,24 +1,25 @@
 import { z } from 'zod'
 import { deleteDraft } from '@/data/queries/drafts'
 import { sumUpPlayed } from '@/data/queries/held'
-import { allInClass } from '@/data/queries/pupils'
+import { setLinksUntil } from '@/data/queries/links'
 import {
   lockSession,
   nextSession,
   sessionOf,
-  setAbsent,
   updateSession,
   type ClockBefore,
   type SessionRow,
 } from '@/data/queries/sessions'
+import { tellOf } from '@/data/queries/telling'
 import { classIdSchema } from './classes'
 import type { ClassScope } from '@/data/scope'
 import { now, startOfDayIn, todayIn } from './clock'
+import { lateMs, linkMs } from './room/link-times'
 import { boardOf, type RunPage } from './session-board'
 import { changingClass, NotHere, readingClass, Refused } from './use-case'
 
 /** The session under way or next to come; null if nothing is planned. */
-export const runPage = readingClass(classIdSchema, async (scope): Promise<RunPage | null> => {
+export const runPage = readingClass('runPage', classIdSchema, async (scope): Promise<RunPage | null> => {
   const session = await nextSession(scope)
   return session && boardOf(scope, session)
 })
@@ -27,6 +28,7 @@ const sessionSchema = classIdSchema.extend({ sessionId: z.uuid() })
 
 /** A session that was held, to type in what stands on its sheets. */
 export const sheetsPage = readingClass(
+  'sheetsPage',
   sessionSchema,
   async (scope, { sessionId }): Promise<{ day: string; board: RunPage }> => {
     const session = await sessionOf(scope, sessionId)
@@ -37,7 +39,7 @@ export const sheetsPage = readingClass(
 )
 
 /** A session was held without a screen: on its day, as it was planned. Its sheets can be typed in then. */
-export const heldOnPaper = changingClass(sessionSchema, async (scope, { sessionId }) => {
+export const heldOnPaper = changingClass('heldOnPaper', sessionSchema, async (scope, { sessionId }) => {
   const session = await lockSession(scope, sessionId)
   if (!session) throw new NotHere()
   // Sent again because its answer was lost, or said on two devices.
@@ -71,9 +73,10 @@ const clockSchema = sessionSchema.extend({
   slot: z.number().int().min(0),
 })
 
-export const tapClock = changingClass(clockSchema, async (scope, { sessionId, tap, slot }) => {
+export const tapClock = changingClass('tapClock', clockSchema, async (scope, { sessionId, tap, slot }) => {
   const session = await lockSession(scope, sessionId)
   if (!session) throw new NotHere()
+  await tellOf(scope, [sessionId])
   if (tap === 'back') return takeBack(scope, session, slot)
   if (session.slot !== slot || session.state === 'done') return
   if ((session.state === 'planned') !== (tap === 'start')) return
@@ -123,18 +126,25 @@ export const tapClock = changingClass(clockSchema, async (scope, { sessionId, ta
 
 async function end(scope: ClassScope, sessionId: string, before: ClockBefore) {
   await updateSession(scope, sessionId, { state: 'done', before })
+  // What helpers' devices still hold is taken for a while; nothing is shown by their links any more.
+  await setLinksUntil(scope, sessionId, new Date(now().getTime() + lateMs))
   await sumUpPlayed(scope, sessionId)
 }
 
 /** The last Next or Finish did not happen: the clock runs on as if it had not been tapped. */
-async function takeBack(scope: ClassScope, { id, state, day, slot: now, before }: SessionRow, slot: number) {
+async function takeBack(
+  scope: ClassScope,
+  { id, state, day, slot: slotNow, before }: SessionRow,
+  slot: number,
+) {
   // Another device has moved on meanwhile: what this one saw is taken back already, or was another tap.
-  if (state === 'planned' || !before || (state === 'running' && now !== slot)) return
+  if (state === 'planned' || !before || (state === 'running' && slotNow !== slot)) return
   if (state === 'done' && day !== todayIn(scope.classroom.timeZone))
     throw new Refused('Only a session of today can be reopened.')
   const other = await nextSession(scope)
   if (state === 'done' && other?.state === 'running')
     throw new Refused('Another session is under way. End that one first.')
+  if (state === 'done') await setLinksUntil(scope, id, new Date(now().getTime() + linkMs))
   const { slotStartedAt, pausedAt, ...rest } = before
   await updateSession(scope, id, {
     ...rest,
@@ -144,10 +154,3 @@ async function takeBack(scope: ClassScope, { id, state, day, slot: now, before }
     before: null,
   })
 }
-
-const absentSchema = sessionSchema.extend({ pupilId: z.uuid(), absent: z.boolean() })
-
-export const markAbsent = changingClass(absentSchema, async (scope, { sessionId, pupilId, absent }) => {
-  if (!(await sessionOf(scope, sessionId)) || !(await allInClass(scope, [pupilId]))) throw new NotHere()
-  await setAbsent(scope, sessionId, pupilId, absent)
-})

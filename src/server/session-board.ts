@@ -4,10 +4,11 @@ import type { LevelTexts } from '@/core/games/engine/texts'
 import { textsAt } from '@/core/games/texts'
 import type { Seats } from '@/core/planning/seating/partners'
 import { timetable } from '@/core/planning/timetable'
-import { stepOf } from '@/core/skills'
+import { slipReasons, stepOf, type SlipReason, type StepPlace } from '@/core/skills'
 import { bagsOf } from '@/data/queries/bags'
 import { draftOf } from '@/data/queries/drafts'
-import { observationsOfVisits } from '@/data/queries/observations'
+import { observationsOfVisits, type ObservationRow } from '@/data/queries/observations'
+import { finishedOf, likedOf, type Finished, type Liked } from '@/data/queries/outcomes'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { pupilsOf } from '@/data/queries/pupils'
@@ -15,11 +16,34 @@ import { absentOf, type SessionRow, type StationMode, type StoredSession } from 
 import type { ClassScope } from '@/data/scope'
 import { displayName } from './classes'
 import { now } from './clock'
+import { planRevision } from './live/plan-revision'
 import { stepOfVisit } from './marks/marks'
 
 /** A mark that stands, as the run board shows it. */
 export type ShownMark = MarkValue &
-  Pick<Mark, 'id' | 'observer' | 'pupilId' | 'digital'> & { visitId: string }
+  Pick<Mark, 'id' | 'observer' | 'pupilId' | 'digital' | 'how'> & {
+    visitId: string
+    place: StepPlace
+    /** Seen by somebody who came in by a link. */
+    byLink: boolean
+  }
+
+/** The clock of a session, as it stood when it was told. */
+export interface SessionClock {
+  state: SessionRow['state']
+  slots: number
+  slotMinutes: number
+  slot: number
+  /** Milliseconds left of the slot when this was told; negative: over time. */
+  leftMs: number
+  /** Milliseconds of the whole slot, minutes more included. */
+  fullMs: number
+  paused: boolean
+  /** The last Next can be taken back. */
+  canGoBack: boolean
+  /** Another one whenever somebody has touched the clock. */
+  moved: string
+}
 
 export interface RunVisit {
   id: string
@@ -31,7 +55,10 @@ export interface RunVisit {
   levelId: string
   step: VisitStep
   /** What an adult at the station needs, of the level that is played. */
-  texts: Pick<LevelTexts, 'lookFors' | 'finishEarly' | 'stuck' | 'cautions'>
+  texts: Pick<LevelTexts, 'lookFors' | 'finishEarly' | 'stuck' | 'cautions'> & {
+    /** What can go wrong, as it is seen, with the slip it is. */
+    slips: { reason: SlipReason; seen: string }[]
+  }
   /** Children by the set they play in; one set or none: all together. */
   seats: Seats
   /** Where children have own ranges, the range, and the step that its marks are about. */
@@ -39,24 +66,14 @@ export interface RunVisit {
 }
 
 interface VisitStep {
+  place: StepPlace
   sentence: string
   short: string
   marks: { own: string; help: string; notYet: string }
 }
 
 export interface RunPage {
-  session: {
-    id: string
-    state: SessionRow['state']
-    slots: number
-    slotMinutes: number
-    slot: number
-    /** Milliseconds left of the slot when the page was made; negative: over time. */
-    leftMs: number
-    paused: boolean
-    /** The last Next can be taken back. */
-    canGoBack: boolean
-  }
+  session: SessionClock & { id: string }
   times: { from: string; to: string }[]
   stations: {
     id: string
@@ -72,7 +89,12 @@ export interface RunPage {
   marks: ShownMark[]
   /** The class lets children play at a screen. */
   digital: boolean
-  absent: string[]
+  /** Who is away, from which slot on. */
+  absent: { pupilId: string; fromSlot: number }[]
+  finished: Finished[]
+  liked: Liked[]
+  /** Who goes where, in short: another one when that has changed. */
+  plan: string
   /** The plan was changed since it was made ready: those changes are not in this session. */
   changesWait: boolean
   /** Children who are in no group of this session: they came after it was planned. */
@@ -80,8 +102,12 @@ export interface RunPage {
 }
 
 function forRun(gameId: string, levelId: string): RunVisit['texts'] {
-  const { lookFors, finishEarly, stuck, cautions } = textsAt(gameId, levelId)
-  return { lookFors, finishEarly, stuck, cautions }
+  const { lookFors, finishEarly, stuck, cautions, misconceptions } = textsAt(gameId, levelId)
+  const slips = misconceptions.flatMap(({ seen, slip, move }) => {
+    const reason = slip ?? slipReasons.find((one) => one === move)
+    return reason ? [{ reason, seen }] : []
+  })
+  return { lookFors, finishEarly, stuck, cautions, slips }
 }
 
 /** Milliseconds left of the slot under way; never more than all of it, whatever was done to the computer's clock. */
@@ -90,27 +116,41 @@ function leftOf({ slotMinutes, extraMinutes, slotStartedAt, pausedAt }: SessionR
   return slotStartedAt ? full - Math.max(0, (pausedAt ?? at).getTime() - slotStartedAt.getTime()) : full
 }
 
+/** The clock of a session at a moment. */
+export function clockOf(session: SessionRow, at: Date): SessionClock {
+  const { state, slots, slotMinutes, slot, pausedAt, slotStartedAt, extraMinutes, before } = session
+  return {
+    state,
+    slots,
+    slotMinutes,
+    slot,
+    leftMs: leftOf(session, at),
+    fullMs: (slotMinutes + extraMinutes) * 60_000,
+    paused: pausedAt !== null,
+    canGoBack: state === 'running' && before !== null,
+    moved: [state, slot, slotStartedAt?.getTime(), pausedAt?.getTime(), extraMinutes, slotMinutes].join(' '),
+  }
+}
+
+/** A record as it is shown. */
+export function shownMark(record: ObservationRow): ShownMark {
+  const { id, observer, pupilId, visitId, judged, right, of, how, linkId, digital, ...row } = record
+  const place = { strand: row.strand, step: row.step }
+  const played = digital ? { ...place, guess: row.guess, slips: row.slips ?? [] } : null
+  const seen = { judged, right, of, how, place, byLink: linkId !== null, digital: played }
+  return { id, observer, pupilId, visitId: visitId!, ...seen }
+}
+
 /** A session with everything that is seen and marked of it; null: its groups are no more. */
 export async function boardOf(scope: ClassScope, session: StoredSession): Promise<RunPage | null> {
   const grouping = await groupingOf(scope, session.groupingId)
   if (!grouping) return null
   const names = new Map((await pupilsOf(scope)).map((pupil) => [pupil.id, displayName(pupil)]))
-  const marks = await observationsOfVisits(
-    scope,
-    session.visits.map(({ id }) => id),
-  )
+  const visitIds = session.visits.map(({ id }) => id)
+  const marks = await observationsOfVisits(scope, visitIds)
   const bags = [...(await bagsOf(scope)).keys()]
   return {
-    session: {
-      id: session.id,
-      state: session.state,
-      slots: session.slots,
-      slotMinutes: session.slotMinutes,
-      slot: session.slot,
-      leftMs: leftOf(session, now()),
-      paused: session.pausedAt !== null,
-      canGoBack: session.state === 'running' && session.before !== null,
-    },
+    session: { id: session.id, ...clockOf(session, now()) },
     times: timetable(session.startsAt, session).slots,
     stations: session.stations.map(({ id, gameId, mode }) => {
       const { title, players } = gameOf(gameId)
@@ -131,8 +171,9 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
         const { levels } = gameOf(gameId)
         const titleOf = (level: string) => levels.find((one) => one.id === level)?.title ?? level
         const stepAt = (level: string): VisitStep => {
-          const { sentence, short, marks: looks } = stepOf(stepOfVisit(gameId, level, grouping.strand))
-          return { sentence, short, marks: looks }
+          const place = stepOfVisit(gameId, level, grouping.strand)
+          const { sentence, short, marks: looks } = stepOf(place)
+          return { place, sentence, short, marks: looks }
         }
         const { pennant, pupils } = grouping.groups.find((group) => group.id === groupId)!
         const ranged = Object.keys(ownLevels).length > 0
@@ -162,20 +203,12 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
         }
       })
       .sort((a, b) => a.slot - b.slot || a.pennant - b.pennant),
-    marks: marks.map(({ id, observer, pupilId, visitId, judged, right, of, ...row }) => ({
-      id,
-      observer,
-      pupilId,
-      visitId: visitId!,
-      judged,
-      right,
-      of,
-      digital: row.digital
-        ? { strand: row.strand, step: row.step, guess: row.guess, slips: row.slips ?? [] }
-        : null,
-    })),
+    marks: marks.map(shownMark),
     digital: (await houseStyleOf(scope)).digital,
     absent: await absentOf(scope, session.id),
+    finished: await finishedOf(scope, visitIds),
+    liked: await likedOf(scope, visitIds),
+    plan: planRevision(session, grouping),
     changesWait: session.state === 'planned' && (await draftOf(scope, 'plan')) !== null,
     waiting: [...names].flatMap(([id, name]) =>
       grouping.groups.some(({ pupils }) => pupils.includes(id)) ? [] : [{ id, name }],

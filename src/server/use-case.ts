@@ -5,6 +5,9 @@ import type { Database, Transaction } from '@/data/connection'
 import { serverDatabase } from '@/data/server-database'
 import { inTransaction, sqlStateOf } from '@/data/transaction'
 import { enterClass, type ClassScope } from '@/data/scope'
+import { partiesOf } from '@/data/queries/adults'
+import { may, type UseCaseName } from './access/who-may'
+import { now } from './clock'
 import { Together, type Answer } from './together'
 import type { Viewer } from './viewer'
 
@@ -67,26 +70,34 @@ export function parsed<Schema extends z.ZodType>(schema: Schema, raw: unknown): 
 
 type InClass = { classId: string }
 
-async function enter(db: Database | Transaction, viewer: Viewer, classId: string): Promise<ClassScope> {
-  const scope = await enterClass(db, viewer.adultId, classId)
-  if (!scope) throw new NotHere()
+async function enter(
+  db: Database | Transaction,
+  viewer: Viewer,
+  name: UseCaseName,
+  classId: string,
+): Promise<ClassScope> {
+  const scope = await enterClass(db, viewer, classId)
+  if (!scope || !may(scope.party, name)) throw new NotHere()
+  if (scope.link && scope.link.until <= now()) throw new NotHere()
   return scope
 }
 
 /** A use case that reads one class: parse, authorise, run. */
 export function readingClass<Schema extends z.ZodType<InClass>, Output>(
+  name: UseCaseName,
   schema: Schema,
   run: (scope: ClassScope, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
   return (viewer, raw) =>
     discreetly(async () => {
       const input = parsed(schema, raw)
-      return run(await enter(await serverDatabase(), viewer, input.classId), input)
+      return run(await enter(await serverDatabase(), viewer, name, input.classId), input)
     })
 }
 
 /** A use case that changes one class, all of it in one transaction or nothing. */
 export function changingClass<Schema extends z.ZodType<InClass>, Output>(
+  name: UseCaseName,
   schema: Schema,
   run: (scope: ClassScope, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
@@ -94,7 +105,7 @@ export function changingClass<Schema extends z.ZodType<InClass>, Output>(
     discreetly(async () => {
       const input = parsed(schema, raw)
       return inTransaction(await serverDatabase(), async (transaction) =>
-        run(await enter(transaction, viewer, input.classId), input),
+        run(await enter(transaction, viewer, name, input.classId), input),
       )
     })
 }
@@ -104,6 +115,7 @@ export function changingClass<Schema extends z.ZodType<InClass>, Output>(
  * transaction, and each is answered for itself.
  */
 export function changingClassTogether<Schema extends z.ZodType<InClass>, Output>(
+  name: UseCaseName,
   schema: Schema,
   run: (scope: ClassScope, inputs: readonly z.output<Schema>[]) => Promise<readonly Answer<Output>[]>,
 ): UseCase<z.input<Schema>, Output> {
@@ -113,7 +125,7 @@ export function changingClassTogether<Schema extends z.ZodType<InClass>, Output>
       inTransaction(await serverDatabase(), async (transaction) => {
         const asked = take()
         const [{ viewer, input }] = asked
-        const scope = await enter(transaction, viewer, input.classId)
+        const scope = await enter(transaction, viewer, name, input.classId)
         return run(
           scope,
           asked.map((one) => one.input),
@@ -124,7 +136,7 @@ export function changingClassTogether<Schema extends z.ZodType<InClass>, Output>
   return (viewer, raw) =>
     discreetly(async () => {
       const input = parsed(schema, raw)
-      return together.do(`${viewer.adultId} ${input.classId}`, { viewer, input })
+      return together.do(`${viewer.linkId ?? viewer.adultId} ${input.classId}`, { viewer, input })
     })
 }
 
@@ -133,6 +145,7 @@ export function changingClassTogether<Schema extends z.ZodType<InClass>, Output>
  * again for whatever may have changed since.
  */
 export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Output>(
+  name: UseCaseName,
   schema: Schema,
   prepare: (scope: ClassScope, input: z.output<Schema>) => Promise<Prepared>,
   run: (scope: ClassScope, prepared: Prepared, input: z.output<Schema>) => Promise<Output>,
@@ -141,9 +154,9 @@ export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Outp
     discreetly(async () => {
       const input = parsed(schema, raw)
       const database = await serverDatabase()
-      const prepared = await prepare(await enter(database, viewer, input.classId), input)
+      const prepared = await prepare(await enter(database, viewer, name, input.classId), input)
       return inTransaction(database, async (transaction) =>
-        run(await enter(transaction, viewer, input.classId), prepared, input),
+        run(await enter(transaction, viewer, name, input.classId), prepared, input),
       )
     })
 }
@@ -153,6 +166,7 @@ export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Outp
  * in between. What may refuse the whole is asked before the first part.
  */
 export function changingInParts<Schema extends z.ZodType<InClass>, Part>(
+  name: UseCaseName,
   schema: Schema,
   partsOf: (scope: ClassScope, input: z.output<Schema>) => Promise<readonly Part[]>,
   run: (scope: ClassScope, part: Part) => Promise<void>,
@@ -161,9 +175,25 @@ export function changingInParts<Schema extends z.ZodType<InClass>, Part>(
     discreetly(async () => {
       const input = parsed(schema, raw)
       const database = await serverDatabase()
-      for (const part of await partsOf(await enter(database, viewer, input.classId), input))
+      for (const part of await partsOf(await enter(database, viewer, name, input.classId), input))
         await inTransaction(database, async (transaction) =>
-          run(await enter(transaction, viewer, input.classId), part),
+          run(await enter(transaction, viewer, name, input.classId), part),
         )
+    })
+}
+
+/** A use case about the school or about oneself, for an adult whatever its class. */
+export function asAdult<Schema extends z.ZodType, Output>(
+  name: UseCaseName,
+  schema: Schema,
+  run: (database: Database, input: z.output<Schema>, viewer: Viewer) => Promise<Output>,
+): UseCase<z.input<Schema>, Output> {
+  return (viewer, raw) =>
+    discreetly(async () => {
+      const input = parsed(schema, raw)
+      const database = await serverDatabase()
+      const parties = viewer.linkId === null ? await partiesOf(database, viewer.adultId) : []
+      if (!parties.some((party) => may(party, name))) throw new NotHere()
+      return run(database, input, viewer)
     })
 }

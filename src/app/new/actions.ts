@@ -2,8 +2,8 @@
 
 import { answer } from '@/server/answer'
 import { createClass } from '@/server/classes'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 
 export async function createClassAction(input: Parameters<typeof createClass>[1]) {
-  return answer(createClass(currentViewer(), input))
+  return answer(createClass(await currentViewer(), input))
 }

@@ -6,6 +6,9 @@ export interface ClassPace {
   games: number
 }
 
+/** The longest time a game is believed to have taken, in minutes: a lesson and a break. */
+export const mostMinutes = 120
+
 /** Before anything was timed: as fast as the defaults, give or take a third. */
 export const unknownPace: ClassPace = { mean: 0, sd: 0.3, games: 0 }
 

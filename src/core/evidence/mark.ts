@@ -14,6 +14,21 @@ export const digitalSchema = z
   })
   .refine(hasStep, { path: ['step'], error: 'The strand has no such step.' })
 
+/** How a child did it, where an adult had the time to say: each part can be left open. */
+export const howSchema = z.object({
+  /** Of those to listen for at the step. */
+  strategy: z.string().max(40).nullable().default(null),
+  /** With things in the hand, where others did without. */
+  objects: z.boolean().default(false),
+  explained: z.boolean().default(false),
+  slip: z.enum(slipReasons).nullable().default(null),
+})
+export type How = z.output<typeof howSchema>
+
+/** True if anything is said by it. */
+export const saysHow = ({ strategy, objects, explained, slip }: How): boolean =>
+  strategy !== null || objects || explained || slip !== null
+
 /** A step of a strand. */
 const placeSchema = z
   .object({ strand: z.enum(strandIds), step: z.string().max(60) })
@@ -38,6 +53,7 @@ export const markSchema = z
     of: z.number().int().min(1).max(100).nullable().default(null),
     /** Null: an adult saw it. */
     digital: digitalSchema.nullable().default(null),
+    how: howSchema.nullable().default(null),
     /** A tally of what a child wrote by itself, read from its sheet afterwards. */
     sheet: z.boolean().default(false),
     /** The mark that stood on the device when this one was tapped. */

@@ -23,7 +23,21 @@ export const documentSchema = z.object({
 export type IslandsDocument = z.infer<typeof documentSchema>
 
 /** Worked out from the other tables: left out, and made anew. */
-export const derivedTables = ['estimate', 'estimate_day']
+const derived = ['estimate', 'estimate_day']
+/** Ways in for devices: whoever brings a copy back has to be let in again. */
+const waysIn = ['signed_in', 'invitation', 'link']
+
+/** Tables that no document holds. */
+export const leftOut = [...derived, ...waysIn]
+
+/** Columns that a class's document leaves out: of its school, of passwords and of devices. */
+export const leftOutOfClass: Record<string, readonly string[]> = {
+  adult: ['school_id', 'office', 'sign_in_name', 'password'],
+  classroom: ['school_id'],
+  observation: ['link_id'],
+  note: ['link_id'],
+  station_session: ['before_replan'],
+}
 
 export const rowsOf = ({ tables }: Pick<IslandsDocument, 'tables'>): number =>
   Object.values(tables).reduce((sum, rows) => sum + rows.length, 0)

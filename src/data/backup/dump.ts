@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import { derivedTables, type DocumentKind, type IslandsDocument, type Row } from './document'
+import { leftOut, leftOutOfClass, type DocumentKind, type IslandsDocument, type Row } from './document'
 
 type Db = Database | Transaction
 
@@ -58,7 +58,9 @@ const atATime = 2000
 async function* rowsIn(db: Db, table: string, classId: string | null): AsyncGenerator<Row[]> {
   const name = sql.identifier(table)
   const where = classId === null ? sql`` : await ofClass(db, table, classId)
-  await db.execute(sql`declare dump no scroll cursor for select to_jsonb(t) as row from ${name} t ${where}`)
+  const without = classId === null ? [] : (leftOutOfClass[table] ?? [])
+  const row = sql.raw(['to_jsonb(t)', ...without.map((column) => `'${column}'`)].join(' - '))
+  await db.execute(sql`declare dump no scroll cursor for select ${row} as row from ${name} t ${where}`)
   for (;;) {
     const rows = await all<{ row: Row }>(db, sql.raw(`fetch ${atATime} from dump`))
     if (rows.length === 0) break
@@ -87,7 +89,7 @@ export async function* dumpText(db: Db, classId: string | null = null): AsyncGen
   yield `${JSON.stringify(head).slice(0, -1)},"tables":{\n`
   let first = true
   for (const table of await tablesInOrder(db)) {
-    if (derivedTables.includes(table)) continue
+    if (leftOut.includes(table)) continue
     yield `${first ? '' : ',\n'}${JSON.stringify(table)}:[`
     first = false
     let begun = false

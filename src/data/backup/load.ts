@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import { derivedTables, type IslandsDocument, type Row } from './document'
+import { leftOut, type IslandsDocument, type Row } from './document'
 import { columnsOf, tablesInOrder } from './dump'
 
 type Db = Database | Transaction
@@ -31,7 +31,7 @@ export async function insertRows(db: Db, table: string, rows: readonly Row[], ke
 export async function checkTables(db: Db, { tables }: IslandsDocument) {
   const known = await tablesInOrder(db)
   for (const [table, rows] of Object.entries(tables)) {
-    if (!known.includes(table) || derivedTables.includes(table))
+    if (!known.includes(table) || leftOut.includes(table))
       throw new NotOurs(`The document holds a table “${table}” that Islands does not know.`)
     const columns = new Set(await columnsOf(db, table))
     for (const row of rows)

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { DatabaseAway } from '../away'
+import { sessionChannel } from '../queries/telling'
 import { holdFolder, type HeldFolder } from './folder'
 
 interface Result {
@@ -38,6 +39,9 @@ interface Statements {
   query(sql: string, params?: unknown[], options?: Options): Promise<Result>
 }
 
+/** Hears what is told over a channel; null: something may have been missed. */
+type Listener = (told: string | null) => void
+
 /** After the thread ended it is started again after so long, then after ever longer. */
 const againMs = [0, 500, 2_000, 5_000]
 
@@ -57,6 +61,7 @@ export class PgliteClient implements Statements {
   private sent = 0
   private worker: Worker | null = null
   private closing = false
+  private readonly listeners = new Set<Listener>()
   /** Settles when the last transaction asked for is over. */
   private transactions: Promise<unknown> = Promise.resolve()
 
@@ -110,6 +115,12 @@ export class PgliteClient implements Statements {
     return mine
   }
 
+  /** @returns the way to stop listening */
+  listen(listener: Listener): () => void {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
   async close() {
     await this.transactions
     this.closing = true
@@ -124,14 +135,15 @@ export class PgliteClient implements Statements {
 
   private async start() {
     const worker = new Worker(join(process.cwd(), 'src/data/pglite/worker.mjs'), {
-      workerData: { folder: this.folder.path },
+      workerData: { folder: this.folder.path, channels: [sessionChannel] },
     })
     await new Promise<void>((resolve, reject) => {
       worker.once('message', () => resolve())
       worker.once('error', (error) => reject(new DatabaseAway(error)))
       worker.once('exit', () => reject(new DatabaseAway()))
     })
-    worker.on('message', ({ id, result, error }) => {
+    worker.on('message', ({ id, result, error, told }) => {
+      if (told !== undefined) return this.tell(told)
       const waiting = this.waiting.get(id)
       this.waiting.delete(id)
       if (!error) return waiting?.resolve(withJson(result))
@@ -156,11 +168,16 @@ export class PgliteClient implements Statements {
       const timer = againMs[Math.min(attempt, againMs.length - 1)]
       await new Promise((resolve) => setTimeout(resolve, timer).unref())
       try {
-        return await this.start()
+        await this.start()
+        return this.tell(null)
       } catch {
         // Whoever asks meanwhile is told that the database is away.
       }
     }
+  }
+
+  private tell(told: string | null) {
+    for (const listener of this.listeners) listener(told)
   }
 
   private send(sql: string, params: unknown[] = [], { rowMode }: Options = {}): Promise<Result> {

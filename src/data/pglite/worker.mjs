@@ -23,6 +23,10 @@ const database = await PGlite.create(workerData.folder)
 Object.assign(database.parsers, parsers)
 Object.assign(database.serializers, { [bytea]: asHex })
 
+// What one connection is told, all hear: there is only this one.
+for (const channel of workerData.channels)
+  await database.listen(channel, (told) => parentPort.postMessage({ channel, told }))
+
 parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
   try {
     if (close) {

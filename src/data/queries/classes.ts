@@ -1,7 +1,7 @@
-import { and, count, desc, eq, isNull, sql } from 'drizzle-orm'
+import { and, count, desc, eq, isNotNull, isNull, or, sql } from 'drizzle-orm'
 import type { YearGroup } from '@/core/evidence/prior'
 import type { Database, Transaction } from '../connection'
-import { adult, classroom, membership, observation, pupil } from '../schema'
+import { adult, classroom, membership, observation, pupil, theSchool, type ClassRole } from '../schema'
 import type { ClassScope } from '../scope'
 
 export interface ClassCard {
@@ -9,9 +9,11 @@ export interface ClassCard {
   name: string
   yearGroup: YearGroup
   children: number
+  /** What the adult is in it. */
+  part: ClassRole | 'coordinator'
 }
 
-/** The classes an adult belongs to, newest first. */
+/** The classes an adult may read, newest first: those it belongs to; a coordinator's are all of the school. */
 export async function classesOf(db: Database, adultId: string): Promise<ClassCard[]> {
   return db
     .select({
@@ -19,11 +21,19 @@ export async function classesOf(db: Database, adultId: string): Promise<ClassCar
       name: classroom.name,
       yearGroup: classroom.yearGroup,
       children: count(pupil.id),
+      part: sql<ClassCard['part']>`coalesce(${membership.role}, 'coordinator')`,
     })
     .from(classroom)
-    .innerJoin(membership, and(eq(membership.classId, classroom.id), eq(membership.adultId, adultId)))
+    .innerJoin(adult, eq(adult.id, adultId))
+    .leftJoin(membership, and(eq(membership.classId, classroom.id), eq(membership.adultId, adultId)))
     .leftJoin(pupil, and(eq(pupil.classId, classroom.id), isNull(pupil.leftAt)))
-    .groupBy(classroom.id)
+    .where(
+      or(
+        isNotNull(membership.role),
+        and(eq(adult.office, 'coordinator'), eq(adult.schoolId, classroom.schoolId)),
+      ),
+    )
+    .groupBy(classroom.id, membership.role)
     .orderBy(desc(classroom.createdAt))
 }
 
@@ -36,7 +46,7 @@ export async function insertClass(
   adultId: string,
   row: { id: string; name: string; yearGroup: YearGroup; timeZone: string; createdAt?: Date },
 ) {
-  await db.insert(classroom).values(row)
+  await db.insert(classroom).values({ ...row, schoolId: theSchool })
   await db.insert(membership).values({ adultId, classId: row.id, role: 'teacher' })
 }
 
@@ -45,12 +55,10 @@ export async function lockClass({ db, classId }: ClassScope) {
   await db.select({ id: classroom.id }).from(classroom).where(eq(classroom.id, classId)).for('no key update')
 }
 
+/** The adult is the teacher of a class that came from elsewhere, which is one of this school now. */
 export async function addMember(db: Transaction, adultId: string, classId: string) {
   await db.insert(membership).values({ adultId, classId, role: 'teacher' }).onConflictDoNothing()
-}
-
-export async function isAdult(db: Database, id: string): Promise<boolean> {
-  return (await db.select({ id: adult.id }).from(adult).where(eq(adult.id, id))).length > 0
+  await db.update(classroom).set({ schoolId: theSchool }).where(eq(classroom.id, classId))
 }
 
 /** How many classes, children and marks there are in all. */
@@ -61,7 +69,10 @@ export async function sizes(db: Database): Promise<{ classes: number; children: 
   return rows[0]
 }
 
-/** Makes sure the adult exists: one teacher for now. */
+/** Makes sure the teacher of this computer is there, who also looks after accounts and backups. */
 export async function ensureAdult(db: Database | Transaction, row: { id: string; name: string }) {
-  await db.insert(adult).values(row).onConflictDoNothing()
+  await db
+    .insert(adult)
+    .values({ ...row, schoolId: theSchool, office: 'admin' })
+    .onConflictDoNothing()
 }

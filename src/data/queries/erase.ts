@@ -11,7 +11,11 @@ import {
   groupingGroup,
   groupMember,
   houseStyle,
+  finishedGame,
+  link,
+  invitation,
   membership,
+  note,
   observation,
   placement,
   played,
@@ -21,6 +25,7 @@ import {
   station,
   stationSession,
   visit,
+  visitLiking,
 } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -28,7 +33,7 @@ import type { ClassScope } from '../scope'
 export async function deletePupil({ db, classId }: ClassScope, pupilId: string) {
   const own = (table: { classId: typeof placement.classId; pupilId: typeof placement.pupilId }) =>
     and(eq(table.classId, classId), eq(table.pupilId, pupilId))
-  for (const table of [placement, observation, estimate, estimateDay, groupMember, played, attendance])
+  for (const table of [placement, observation, note, estimate, estimateDay, groupMember, played, attendance])
     await db.delete(table).where(own(table as unknown as typeof placement))
   await db
     .delete(pupilLink)
@@ -55,6 +60,11 @@ export async function deleteClass({ db, classId }: ClassScope) {
     .where(eq(stationSession.classId, classId))
   await db.delete(observation).where(eq(observation.classId, classId))
   for (const table of [
+    note,
+    link,
+    invitation,
+    finishedGame,
+    visitLiking,
     estimate,
     estimateDay,
     placement,

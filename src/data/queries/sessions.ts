@@ -1,7 +1,16 @@
-import { and, asc, desc, eq, getTableColumns, inArray, ne, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, lte, ne, or, sql } from 'drizzle-orm'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
-import { attendance, grouping, groupMember, observation, station, stationSession, visit } from '../schema'
+import {
+  attendance,
+  grouping,
+  groupMember,
+  link,
+  observation,
+  station,
+  stationSession,
+  visit,
+} from '../schema'
 import type { ClockBefore, StationMode } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -100,6 +109,7 @@ export async function deletePlanned({ db, classId }: ClassScope, id: string) {
   )
   const [row] = await db.select({ id: stationSession.id }).from(stationSession).where(planned)
   if (!row) return
+  await db.delete(link).where(and(eq(link.classId, classId), eq(link.sessionId, id)))
   await db.delete(attendance).where(and(eq(attendance.classId, classId), eq(attendance.sessionId, id)))
   await db.delete(visit).where(and(eq(visit.classId, classId), eq(visit.sessionId, id)))
   await db.delete(station).where(and(eq(station.classId, classId), eq(station.sessionId, id)))
@@ -111,6 +121,18 @@ export async function updateSession({ db, classId }: ClassScope, id: string, cha
     .update(stationSession)
     .set(change)
     .where(and(eq(stationSession.classId, classId), eq(stationSession.id, id)))
+}
+
+/** Who plays with whom and at which level at a visit. */
+export async function updateVisit(
+  { db, classId }: ClassScope,
+  id: string,
+  change: Partial<Pick<VisitRow, 'seats' | 'ownLevels'>>,
+) {
+  await db
+    .update(visit)
+    .set(change)
+    .where(and(eq(visit.classId, classId), eq(visit.id, id)))
 }
 
 /** The session row, locked until the transaction ends: two taps on Next move on by one. */
@@ -127,6 +149,8 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
 export interface VisitMet {
   visit: Pick<VisitRow, 'levelId' | 'ownLevels'>
   session: Pick<SessionRow, 'id' | 'state' | 'begunAt' | 'day'>
+  stationId: string
+  slot: number
   gameId: string
   /** The strand its groups were made for. */
   strand: StrandId
@@ -150,6 +174,8 @@ export async function visitsMet(
         begunAt: stationSession.begunAt,
         day: stationSession.day,
       },
+      stationId: station.id,
+      slot: visit.slot,
       gameId: station.gameId,
       strand: grouping.strand,
       pupilId: groupMember.pupilId,
@@ -172,24 +198,31 @@ export async function visitsMet(
   return met
 }
 
-export async function absentOf({ db, classId }: ClassScope, sessionId: string): Promise<string[]> {
-  const rows = await db
-    .select({ pupilId: attendance.pupilId })
+/** Who is away, and from which slot on. */
+export async function absentOf(
+  { db, classId }: ClassScope,
+  sessionId: string,
+): Promise<{ pupilId: string; fromSlot: number }[]> {
+  return db
+    .select({ pupilId: attendance.pupilId, fromSlot: attendance.fromSlot })
     .from(attendance)
     .where(
       and(eq(attendance.classId, classId), eq(attendance.sessionId, sessionId), eq(attendance.absent, true)),
     )
-  return rows.map(({ pupilId }) => pupilId)
 }
 
+/** What was told last stands. */
 export async function setAbsent(
   { db, classId }: ClassScope,
-  sessionId: string,
-  pupilId: string,
-  absent: boolean,
+  row: Omit<typeof attendance.$inferInsert, 'classId'>,
 ) {
+  const { absent, fromSlot, toldAt } = row
   await db
     .insert(attendance)
-    .values({ classId, sessionId, pupilId, absent })
-    .onConflictDoUpdate({ target: [attendance.sessionId, attendance.pupilId], set: { absent } })
+    .values({ ...row, classId })
+    .onConflictDoUpdate({
+      target: [attendance.sessionId, attendance.pupilId],
+      set: { absent, fromSlot, toldAt },
+      setWhere: or(isNull(attendance.toldAt), lte(attendance.toldAt, toldAt!)),
+    })
 }

@@ -13,7 +13,7 @@ import {
   text,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { Digital } from '@/core/evidence/mark'
+import type { Digital, How } from '@/core/evidence/mark'
 import type { Judgement } from '@/core/evidence/observation'
 import type { Sureness } from '@/core/evidence/prior'
 import type { StrandId } from '@/core/skills'
@@ -49,8 +49,10 @@ export const observation = pgTable(
     adultId: uuid()
       .notNull()
       .references(() => adult.id),
-    /** Who saw it: until adults have accounts, the device in whose hand it was tapped. */
+    /** Who saw it: the device in whose hand it was tapped. */
     observer: uuid().notNull(),
+    /** The link by which its device was let in; null: the adult's own. */
+    linkId: uuid(),
     visitId: uuid(),
     strand: text().$type<StrandId>().notNull(),
     /** Id of the step. */
@@ -66,6 +68,8 @@ export const observation = pgTable(
     guess: doublePrecision().notNull().default(0),
     /** Of a digital station: why answers were wrong, as far as that can be told. */
     slips: jsonb().$type<Digital['slips']>(),
+    /** How it was done: strategy, objects, slip; null: nothing was said of it. */
+    how: jsonb().$type<How>(),
     /** The day it is about, where the school is: of its session, or on which it was made. */
     schoolDay: date({ mode: 'string' }).notNull(),
     /** The record whose place this one took, as the device saw it. */
@@ -85,6 +89,30 @@ export const observation = pgTable(
     index('observation_seen')
       .on(table.classId, table.schoolDay)
       .where(sql`${table.standing}`),
+  ],
+)
+
+/** What an adult wrote down about a child, at a station or at any other time. */
+export const note = pgTable(
+  'note',
+  {
+    id: uuid().primaryKey(),
+    classId: uuid().notNull(),
+    pupilId: uuid().notNull(),
+    adultId: uuid()
+      .notNull()
+      .references(() => adult.id),
+    linkId: uuid(),
+    visitId: uuid(),
+    words: text().notNull(),
+    tags: text().array().notNull(),
+    schoolDay: date({ mode: 'string' }).notNull(),
+    madeAt: moment().notNull(),
+    storedAt: now(),
+  },
+  (table) => [
+    foreignKey({ columns: [table.classId, table.pupilId], foreignColumns: [pupil.classId, pupil.id] }),
+    index().on(table.pupilId),
   ],
 )
 

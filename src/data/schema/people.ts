@@ -13,15 +13,39 @@ import type { YearGroup } from '@/core/evidence/prior'
 import type { HouseStyle } from '@/core/house-style'
 import { moment, now } from './columns'
 
+/** The school of an installation: there is one, made with the tables. */
+export const theSchool = '5ea00000-0000-4000-8000-000000000000'
+
+export const school = pgTable('school', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+})
+
+/** What an adult does for the whole school, beside the classes it belongs to. */
+export const offices = ['coordinator', 'admin'] as const
+export type Office = (typeof offices)[number]
+
+/** What an adult does in a class. */
+export const classRoles = ['teacher', 'helper'] as const
+export type ClassRole = (typeof classRoles)[number]
+
 export const adult = pgTable('adult', {
   id: uuid().primaryKey(),
   name: text().notNull(),
+  schoolId: uuid().references(() => school.id),
+  /** Null: belongs to classes and to nothing else. */
+  office: text().$type<Office>(),
+  /** What the adult types to sign in, in small letters; null: it can't. */
+  signInName: text().unique(),
+  /** As `hashOfPassword` makes it; null: none was chosen yet. */
+  password: text(),
 })
 
 export const classroom = pgTable('classroom', {
   id: uuid().primaryKey(),
   name: text().notNull(),
   yearGroup: text().$type<YearGroup>().notNull(),
+  schoolId: uuid().references(() => school.id),
   /** IANA zone of the school: school days are dates there. */
   timeZone: text().notNull().default('Europe/London'),
   createdAt: now(),
@@ -44,7 +68,7 @@ export const membership = pgTable(
     classId: uuid()
       .notNull()
       .references(() => classroom.id),
-    role: text().$type<'teacher'>().notNull(),
+    role: text().$type<ClassRole>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.adultId, table.classId] })],
 )

@@ -1,6 +1,7 @@
 import {
   boolean,
   date,
+  doublePrecision,
   foreignKey,
   index,
   integer,
@@ -57,6 +58,8 @@ export const stationSession = pgTable(
     extraMinutes: smallint().notNull().default(0),
     /** The clock as it stood before the last Next or Finish, so that it can be taken back; null: nothing to take back. */
     before: jsonb().$type<ClockBefore>(),
+    /** The session as it stood before it was planned anew while it ran; checked when it is read. Null: it was not. */
+    beforeReplan: jsonb().$type<unknown>(),
   },
   (table) => [index().on(table.classId, table.day)],
 )
@@ -127,8 +130,47 @@ export const attendance = pgTable(
       .notNull()
       .references(() => pupil.id),
     absent: boolean().notNull(),
+    /** Absent from this slot on: who went home was there before. */
+    fromSlot: smallint().notNull().default(0),
+    /** When it was told: what a device tells late does not undo what was told since. Null: before this was kept. */
+    toldAt: moment(),
   },
   (table) => [primaryKey({ columns: [table.sessionId, table.pupilId] })],
+)
+
+/** A game that a group finished at a visit, as it was told at the station. */
+export const finishedGame = pgTable(
+  'finished_game',
+  {
+    /** Made by the device, so that telling twice counts once. */
+    id: uuid().primaryKey(),
+    classId: uuid()
+      .notNull()
+      .references(() => classroom.id),
+    visitId: uuid()
+      .notNull()
+      .references(() => visit.id),
+    /** From the beginning of the slot, or from the game before it at this visit. */
+    minutes: doublePrecision().notNull(),
+    madeAt: moment().notNull(),
+  },
+  (table) => [index().on(table.classId), index().on(table.visitId)],
+)
+
+/** A group liked its game at a visit, or did not; what has no row was not asked. */
+export const visitLiking = pgTable(
+  'visit_liking',
+  {
+    classId: uuid()
+      .notNull()
+      .references(() => classroom.id),
+    visitId: uuid()
+      .primaryKey()
+      .references(() => visit.id),
+    liked: boolean().notNull(),
+    toldAt: moment().notNull(),
+  },
+  (table) => [index().on(table.classId)],
 )
 
 /** When a child last played a game in a way of having an adult: summed up as sessions end, so that no plan reads the year. */

@@ -43,7 +43,7 @@ const keepDraftSchema = z.discriminatedUnion('kind', [asked('groups'), asked('pl
 export type Kept<T = unknown> = { kept: true; savedAt: string } | { kept: false; there: Draft<T> | null }
 
 /** Keeps the steps of a draft as they are taken; those that follow another draft than the one here are left out. */
-export const keepDraft = changingClass(keepDraftSchema, async (scope, input): Promise<Kept> => {
+export const keepDraft = changingClass('keepDraft', keepDraftSchema, async (scope, input): Promise<Kept> => {
   const { kind, follows, revision, steps } = input
   if (input.kind === 'groups') await refuseStrangers(scope, valuesOf(input).flatMap(pupilsIn))
   else await refuseOtherGroups(scope, valuesOf(input))
@@ -64,6 +64,7 @@ export const keepDraft = changingClass(keepDraftSchema, async (scope, input): Pr
 
 /** What lies on the table goes back to what is in use. */
 export const discardDraft = changingClass(
+  'discardDraft',
   classIdSchema.extend({ kind: z.enum(['groups', 'plan']) }),
   async (scope, { kind }) => deleteDraft(scope, kind),
 )

@@ -114,7 +114,7 @@ function gamesByFit(children: readonly Child[]): GroupsPage['games'] {
 const usualCount = (children: number) => Math.max(1, Math.min(6, Math.round(children / 5)))
 
 /** The groups that stand, or a first proposal for a class without any. */
-export const groupsPage = readingClass(classIdSchema, async (scope): Promise<GroupsPage> => {
+export const groupsPage = readingClass('groupsPage', classIdSchema, async (scope): Promise<GroupsPage> => {
   const [children, standing, links, versions, met, style] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
@@ -170,12 +170,14 @@ export const groupsPage = readingClass(classIdSchema, async (scope): Promise<Gro
 
 /** What each child can be expected to do at each level of a game, by which groups could be made. */
 export const gameFit = readingClass(
+  'gameFit',
   z.object({ classId: z.uuid(), gameId: gameIdSchema }),
   async (scope, { gameId }): Promise<ClassFit> => fitAt(gameId, await childrenOf(scope)),
 )
 
 /** An earlier version as it would stand today: to be put on the table and kept as a new one. */
 export const earlierGroups = readingClass(
+  'earlierGroups',
   z.object({ classId: z.uuid(), groupingId: z.uuid() }),
   async (scope, { groupingId }) => {
     const [stored, children] = await Promise.all([groupingOf(scope, groupingId), childrenOf(scope)])
@@ -209,25 +211,29 @@ const proposeSchema = z.object({
 })
 
 /** Groups and levels chosen together, from nothing but estimates and links. */
-export const proposeGroups = readingClass(proposeSchema, async (scope, { gameId, count, mode }) => {
-  const [children, links, met] = await Promise.all([childrenOf(scope), linksIn(scope), pairsBefore(scope)])
-  if (children.length < count) throw new Refused('There are fewer children than groups.')
-  const fit = fitAt(gameId, children)
-  const pennants = pennantsFor([], count)
-  const request = requestFor(idsOf(children), fit, {
-    mode,
-    links,
-    met,
-    adultNear: nearAdult(children),
-    pennants,
-    withAdult: pennants.slice(0, 1),
-    sizes: evenSizes(children.length, count),
-    evenly: true,
-  })
-  const made = proposedOr(request, null)
-  if (!made) throw new Refused('No groups can keep all the limits at once.')
-  return { gameId, levels: fit.levels, ...made }
-})
+export const proposeGroups = readingClass(
+  'proposeGroups',
+  proposeSchema,
+  async (scope, { gameId, count, mode }) => {
+    const [children, links, met] = await Promise.all([childrenOf(scope), linksIn(scope), pairsBefore(scope)])
+    if (children.length < count) throw new Refused('There are fewer children than groups.')
+    const fit = fitAt(gameId, children)
+    const pennants = pennantsFor([], count)
+    const request = requestFor(idsOf(children), fit, {
+      mode,
+      links,
+      met,
+      adultNear: nearAdult(children),
+      pennants,
+      withAdult: pennants.slice(0, 1),
+      sizes: evenSizes(children.length, count),
+      evenly: true,
+    })
+    const made = proposedOr(request, null)
+    if (!made) throw new Refused('No groups can keep all the limits at once.')
+    return { gameId, levels: fit.levels, ...made }
+  },
+)
 
 const groupSchema = z.object({
   pennant: z
@@ -268,6 +274,7 @@ const saveGroupsSchema = z
 
 /** Keeps the groups as a new dated version. */
 export const saveGroups = changingClass(
+  'saveGroups',
   saveGroupsSchema,
   async (scope, { groupingId, gameId, mode, note, groups }) => {
     const pupils = groups.flatMap((group) => group.pupils)

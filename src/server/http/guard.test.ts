@@ -1,31 +1,20 @@
 import { createServer, request, type IncomingMessage, type Server } from 'node:http'
 import { connect, type AddressInfo } from 'node:net'
-import { mkdtempSync, readFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { guard } from './guard'
-import { Passcode } from './passcode'
 
 let server: Server
 let port: number
-let passcode: Passcode | null = null
 let reached: IncomingMessage[] = []
-let now = Date.now()
 /** The address from which requests seem to come. */
 let from: string | null = null
-const file = join(mkdtempSync(join(tmpdir(), 'islands-devices-')), 'devices.json')
 
 beforeAll(async () => {
   server = createServer((incoming, response) => {
     if (from) Object.defineProperty(incoming.socket, 'remoteAddress', { value: from, configurable: true })
-    void guard(incoming, response, { hosts: ['localhost', '127.0.0.1', '192.168.1.7'], passcode }).then(
-      (goesOn) => {
-        if (!goesOn) return
-        reached.push(incoming)
-        incoming.resume()
-        response.end('here')
-      },
-    )
+    if (!guard(incoming, response, { hosts: ['localhost', '127.0.0.1', '192.168.1.7'] })) return
+    reached.push(incoming)
+    incoming.resume()
+    response.end('here')
   })
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   port = (server.address() as AddressInfo).port
@@ -33,7 +22,6 @@ beforeAll(async () => {
 afterAll(() => server.close())
 beforeEach(() => {
   reached = []
-  passcode = null
   from = null
 })
 
@@ -92,6 +80,11 @@ test.each<[string, Asked, number]>([
   ],
   ['a change without a length', { method: 'POST', headers: { 'transfer-encoding': 'chunked' } }, 411],
   ['a mark of five thousand bytes', { method: 'POST', path: '/c/x/marks', body: 'x'.repeat(5000) }, 413],
+  [
+    'an entry of a helper of five thousand bytes',
+    { method: 'POST', path: '/here/told', body: 'x'.repeat(5000) },
+    413,
+  ],
   ['a class of five thousand bytes', { method: 'POST', path: '/new', body: 'x'.repeat(5000) }, 200],
   ['a method that nobody needs', { method: 'DELETE' }, 405],
 ])('%s: %j', async (_title, asked, status) => {
@@ -135,64 +128,18 @@ test('every answer has its headers, with a nonce that is new each time and hande
   expect(reached[0].headers['content-security-policy']).toBe(first.headers['content-security-policy'])
 })
 
-describe('the passcode', () => {
-  const give = (code: string) =>
-    ask({
-      method: 'POST',
-      path: '/passcode',
-      body: `code=${encodeURIComponent(code)}`,
-      headers: { origin: 'http://localhost' },
-    })
-  const wrongOf = ({ code }: Passcode) => String((Number(code) + 1) % 1_000_000).padStart(6, '0')
-
-  beforeEach(() => {
-    now = Date.now()
-    passcode = new Passcode(file, () => now)
-    from = '192.168.1.50'
-  })
-
-  test('without it another device reads no page and stores no mark; this computer is not asked', async () => {
-    const { status, body } = await ask({ path: '/c/x/class' })
-    expect(status).toBe(401)
-    expect(body).toContain('Passcode')
-    expect(body).not.toContain('<script')
-    expect(await statusOf({ method: 'POST', path: '/c/x/marks', body: '{}' })).toBe(401)
-    expect(await statusOf({ path: '/_next/static/chunk.js' })).toBe(401)
-    expect(reached).toEqual([])
-    from = '127.0.0.1'
-    expect(await statusOf({})).toBe(200)
-  })
-
-  test('given once it lets a device in for two months, after a restart as well; kept is only a hash', async () => {
-    const { status, headers } = await give(` ${passcode!.code.slice(0, 3)} ${passcode!.code.slice(3)}`)
-    expect(status).toBe(303)
-    const cookie = String(headers['set-cookie'])
-    expect(cookie).toMatch(/HttpOnly; SameSite=Lax/)
-    const token = cookie.split(';')[0]
-    expect(readFileSync(file, 'utf8')).not.toContain(token.split('=')[1])
-    expect(await statusOf({ headers: { cookie: token } })).toBe(200)
-    passcode = new Passcode(file, () => now)
-    expect(await statusOf({ headers: { cookie: `other=1; ${token}` } })).toBe(200)
-    expect(await statusOf({ headers: { cookie: `${token}x` } })).toBe(401)
-    now += 61 * 86_400_000
-    expect(await statusOf({ headers: { cookie: token } })).toBe(401)
-  })
-
-  test('wrong ones are counted: five in a minute from one address, sixty in an hour from all', async () => {
-    for (let i = 0; i < 5; i++) expect((await give(wrongOf(passcode!))).status).toBe(403)
-    expect((await give(passcode!.code)).status).toBe(429)
-    from = '192.168.1.51'
-    expect((await give(wrongOf(passcode!))).status).toBe(403)
-    from = '192.168.1.50'
-    now += 61_000
-    expect((await give(passcode!.code)).status).toBe(303)
-    for (let i = 0; i < 60; i++) {
-      from = `192.168.2.${i}`
-      await give(wrongOf(passcode!))
-    }
-    from = '192.168.3.1'
-    expect((await give(passcode!.code)).status).toBe(429)
-    now += 3_601_000
-    expect((await give(passcode!.code)).status).toBe(303)
-  })
+test('where a request comes from is written down by the guard, whatever the request says of itself', async () => {
+  const lies = { 'x-islands-here': '1', 'x-islands-address': '127.0.0.1' }
+  const seen = async (headers: Record<string, string>) => {
+    await ask({ headers: { ...lies, ...headers } })
+    const { headers: got } = reached.at(-1)!
+    return [got['x-islands-here'], got['x-islands-address']]
+  }
+  expect(await seen({})).toEqual(['1', '127.0.0.1'])
+  // A server of this computer that passes on a request: it comes from elsewhere, from the address it tells.
+  expect(await seen({ 'x-forwarded-for': '10.0.0.9, 127.0.0.1' })).toEqual(['0', '10.0.0.9'])
+  from = '192.168.1.50'
+  expect(await seen({})).toEqual(['0', '192.168.1.50'])
+  // Of anybody else that is not believed: each try would have an address of its own.
+  expect(await seen({ 'x-forwarded-for': '10.0.0.10' })).toEqual(['0', '192.168.1.50'])
 })

@@ -1,12 +1,12 @@
 import { randomBytes } from 'node:crypto'
 import type { IncomingMessage, ServerResponse } from 'node:http'
-import type { Passcode } from './passcode'
+import { writeDownWhence } from './from-where'
 
 /** Bytes a request may bring, by what it is for. */
 const limits: [RegExp, number][] = [
-  [/^\/c\/[^/]+\/marks$/, 4_000],
+  [/^\/(c\/[^/]+|here)\/(marks|told)$/, 4_000],
   [/^\/settings\/import$/, 40_000_000],
-  [/^\/passcode$/, 1_000],
+  [/^\/(here|sign-in|invited)$/, 4_000],
 ]
 const usualLimit = 1_000_000
 /** How long the rest of a refused request is let drop. */
@@ -15,8 +15,6 @@ const dropMs = 500
 export interface GuardOptions {
   /** Names and addresses under which the server may be asked for, without ports. */
   hosts: readonly string[]
-  /** Asked of whoever comes from another computer; null: only this one can reach the server. */
-  passcode: Passcode | null
 }
 
 /** A request that is turned away: status, and why in words. */
@@ -27,15 +25,13 @@ interface Refusal {
 
 /**
  * Stands before everything else: turns away what is too large, misspelt, from another site or for another host
- * (a name that was made to point here reads nothing), asks for the passcode, and sets the headers of every answer.
+ * (a name that was made to point here reads nothing), writes down where a request comes from, and sets the headers of
+ * every answer. Who may what is asked by the use cases.
  * @returns true if the request may go on
  */
-export async function guard(
-  request: IncomingMessage,
-  response: ServerResponse,
-  { hosts, passcode }: GuardOptions,
-): Promise<boolean> {
-  const nonce = setHeaders(request, response)
+export function guard(request: IncomingMessage, response: ServerResponse, { hosts }: GuardOptions): boolean {
+  setHeaders(request, response)
+  writeDownWhence(request)
   const refusal = refusalOf(request, hosts)
   if (refusal) {
     // What is still on its way is let drop for a moment, so that the answer arrives; then the line is cut.
@@ -44,7 +40,7 @@ export async function guard(
     answer(response, refusal.status, refusal.why)
     return false
   }
-  return passcode === null || (await passcode.lets(request, response, nonce))
+  return true
 }
 
 function refusalOf(request: IncomingMessage, hosts: readonly string[]): Refusal | null {
@@ -93,7 +89,7 @@ function isFromElsewhere({ headers }: IncomingMessage): boolean {
  * The policy by which a browser loads nothing from elsewhere and runs nothing that was not put there by this
  * answer. The framework finds the nonce in the request and gives it to its scripts.
  */
-function setHeaders(request: IncomingMessage, response: ServerResponse): string {
+function setHeaders(request: IncomingMessage, response: ServerResponse) {
   const nonce = randomBytes(16).toString('base64')
   const policy = [
     "default-src 'self'",
@@ -115,7 +111,6 @@ function setHeaders(request: IncomingMessage, response: ServerResponse): string 
   response.setHeader('permissions-policy', 'camera=(), microphone=(), geolocation=(), payment=(), usb=()')
   response.setHeader('cross-origin-opener-policy', 'same-origin')
   response.setHeader('cross-origin-resource-policy', 'same-origin')
-  return nonce
 }
 
 /** A short answer for programs and people alike. */

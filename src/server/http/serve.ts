@@ -2,17 +2,16 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import { hostname, networkInterfaces } from 'node:os'
 import next from 'next'
 import { closeServerDatabase } from '@/data/server-database'
+import { accountsThere } from '../access/sign-in'
 import { closeThreads, warmThreads } from '../heavy/threads'
+import { endHubs } from '../live/hub'
 import { answer, guard } from './guard'
-import { Passcode } from './passcode'
 import { warm } from './warm'
 
 interface ServeOptions {
   port: number
   /** Open to the local network; else only this computer can reach it. */
   lan: boolean
-  /** Where devices are kept that gave the passcode. */
-  devicesFile: string
   /** Starts sooner: only the database is opened, neither pages nor threads are made ready beforehand. */
   cold?: boolean
   /** Called when every page was opened once. */
@@ -31,7 +30,7 @@ export const lanAddresses = (): string[] =>
     .map(({ address }) => address)
 
 /** Starts Islands behind its guard, and ends it when it is asked to. */
-export async function serve({ port, lan, devicesFile, cold, warmed, say }: ServeOptions): Promise<Server> {
+export async function serve({ port, lan, cold, warmed, say }: ServeOptions): Promise<Server> {
   // Whoever read what is printed may have gone, with the window it was started in: that is no fault. Unheard, each
   // failed line would be told by another one, for ever.
   for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined)
@@ -44,7 +43,9 @@ export async function serve({ port, lan, devicesFile, cold, warmed, say }: Serve
     ...(lan ? [...addresses, own, `${own}.local`] : []),
     ...(process.env.ISLANDS_HOSTS?.toLowerCase().split(',').filter(Boolean) ?? []),
   ]
-  const passcode = lan ? new Passcode(devicesFile) : null
+  const [first] = addresses
+  // For those who make ways in for other devices; a server behind a name of its own says it itself.
+  if (first !== undefined) process.env.ISLANDS_ADDRESS ??= `http://${first}:${port}`
   const app = next({ dev: false, dir: process.cwd(), hostname: 'localhost', port })
   const handle = app.getRequestHandler()
   await app.prepare()
@@ -52,12 +53,11 @@ export async function serve({ port, lan, devicesFile, cold, warmed, say }: Serve
   await warm(inside, 'database')
 
   const server = createServer((request, response) => {
-    guard(request, response, { hosts, passcode })
-      .then((goesOn) => (goesOn ? handle(request, response) : undefined))
-      .catch(() => {
-        if (response.headersSent) response.destroy()
-        else answer(response, 500, 'Something went wrong on our side.')
-      })
+    if (!guard(request, response, { hosts })) return
+    handle(request, response).catch(() => {
+      if (response.headersSent) response.destroy()
+      else answer(response, 500, 'Something went wrong on our side.')
+    })
   })
   // A request that trickles in is not waited for, a line that nobody uses is let go.
   server.requestTimeout = 60_000
@@ -76,10 +76,9 @@ export async function serve({ port, lan, devicesFile, cold, warmed, say }: Serve
       warmed?.()
     })
   say(`Islands is ready: http://localhost:${port}`)
-  if (passcode) {
-    for (const address of addresses) say(`from other devices: http://${address}:${port}`)
-    say(`passcode: ${passcode.code.slice(0, 3)} ${passcode.code.slice(3)} (each device gives it once)`)
-  }
+  for (const address of addresses) say(`from other devices: http://${address}:${port}`)
+  if (lan && !(await accountsThere().catch(() => true)))
+    say(`nothing is open to them yet: make an account first at http://localhost:${port}/account`)
   return server
 }
 
@@ -88,6 +87,8 @@ async function stop(server: Server) {
   const closed = new Promise((resolve) => server.close(resolve))
   server.closeIdleConnections()
   const late = new Promise((resolve) => setTimeout(resolve, patienceMs))
+  // Devices that listen are told to come again.
+  endHubs()
   await Promise.race([closed, late])
   server.closeAllConnections()
   await Promise.all([closeServerDatabase().catch(() => undefined), closeThreads()])

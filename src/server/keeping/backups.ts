@@ -19,8 +19,7 @@ import { besideData, serverDatabase } from '@/data/server-database'
 import { inTransaction } from '@/data/transaction'
 import { todayIn } from '../clock'
 import { refreshEstimates } from '../refresh'
-import { Refused } from '../use-case'
-import { ofSchool } from './school'
+import { asAdult, Refused } from '../use-case'
 
 export const ownBackupFolder = () => backupFolder(besideData())
 
@@ -28,7 +27,7 @@ export const ownBackupFolder = () => backupFolder(besideData())
 export const backUp = (database: Database, reason: BackupReason): Promise<BackupFile> =>
   inTransaction(database, (transaction) => writeBackup(ownBackupFolder(), reason, dumpText(transaction)))
 
-export const backUpNow = ofSchool(z.object({}), (database) => backUp(database, 'by-hand'))
+export const backUpNow = asAdult('backUpNow', z.object({}), (database) => backUp(database, 'by-hand'))
 
 /** What is wrong with a document is said to the person. */
 export async function refusing<T>(work: Promise<T>): Promise<T> {
@@ -53,22 +52,26 @@ export interface BackupContents {
 }
 
 /** What a backup holds, before it is put in the place of what there is. */
-export const lookIntoBackup = ofSchool(namedSchema, async (_database, { name }): Promise<BackupContents> => {
-  const document = await readBackup(name)
-  const { classroom = [], pupil = [], observation = [] } = document.tables
-  return {
-    madeAt: document.madeAt,
-    classes: classroom.map(({ id, name: title }) => ({
-      name: String(title),
-      children: pupil.filter((child) => child.class_id === id).length,
-    })),
-    marks: observation.length,
-    rows: rowsOf(document),
-  }
-})
+export const lookIntoBackup = asAdult(
+  'lookIntoBackup',
+  namedSchema,
+  async (_database, { name }): Promise<BackupContents> => {
+    const document = await readBackup(name)
+    const { classroom = [], pupil = [], observation = [] } = document.tables
+    return {
+      madeAt: document.madeAt,
+      classes: classroom.map(({ id, name: title }) => ({
+        name: String(title),
+        children: pupil.filter((child) => child.class_id === id).length,
+      })),
+      marks: observation.length,
+      rows: rowsOf(document),
+    }
+  },
+)
 
 /** Puts a backup in the place of everything there is, which is backed up first. */
-export const restoreBackup = ofSchool(namedSchema, async (database, { name }) => {
+export const restoreBackup = asAdult('restoreBackup', namedSchema, async (database, { name }) => {
   const document = await readBackup(name)
   if (document.kind !== 'school') throw new Refused('This is not a backup of a whole school.')
   await backUp(database, 'restore')

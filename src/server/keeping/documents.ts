@@ -5,7 +5,7 @@ import { checkTables, insertRows, NotOurs } from '@/data/backup/load'
 import { dumpClass } from '@/data/backup/dump'
 import { rowsOf, type IslandsDocument } from '@/data/backup/document'
 import { upgraded } from '@/data/backup/upgrade'
-import type { Database } from '@/data/connection'
+import type { Database, Transaction } from '@/data/connection'
 import { addMember, classExists } from '@/data/queries/classes'
 import { deleteClass } from '@/data/queries/erase'
 import { clearEstimates, renumberVersions, settleChains } from '@/data/queries/merge'
@@ -15,19 +15,18 @@ import { enterClass } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
 import { classIdSchema } from '../classes'
 import { refreshEstimates } from '../refresh'
-import { discreetly, NotHere, readingClass, Refused, type UseCase } from '../use-case'
+import { asAdult, NotHere, readingClass, Refused } from '../use-case'
 import type { Viewer } from '../viewer'
 import { backUp, refusing } from './backups'
 import { checkRows } from './rows'
-import { ofSchool } from './school'
 
 /** Everything of a class as one document. */
-export const exportClass = readingClass(classIdSchema, ({ classId }) =>
+export const exportClass = readingClass('exportClass', classIdSchema, ({ classId }) =>
   oneMoment((db) => dumpClass(db, classId)),
 )
 
 /** The children of a class as a list for a spreadsheet. */
-export const exportClassList = readingClass(classIdSchema, async (scope) => {
+export const exportClassList = readingClass('exportClassList', classIdSchema, async (scope) => {
   const pupils = await pupilsOf(scope)
   return writeClassList(pupils.map(({ name, initial, yearGroup }) => ({ name, initial, year: yearGroup })))
 })
@@ -37,6 +36,7 @@ const oneMoment = async <T>(read: (db: Database) => Promise<T>): Promise<T> =>
 
 /** Everything kept about one child as one document. */
 export const exportChild = readingClass(
+  'exportChild',
   classIdSchema.extend({ pupilId: z.uuid() }),
   async ({ classId }, { pupilId }): Promise<IslandsDocument> => {
     const document = await oneMoment((db) => dumpClass(db, classId))
@@ -82,19 +82,19 @@ export interface ImportPreview {
  * Brings in the document of a class: as a new class, merged with the one that is there (what is there stays, what
  * is not is added), or in its place. What there is is backed up first.
  */
-export const importClass: UseCase<z.input<typeof importSchema>, ImportPreview> = (viewer, raw) =>
-  discreetly(() => bringIn(viewer, importSchema.parse(raw)))
+export const importClass = asAdult('importClass', importSchema, (database, input, viewer) =>
+  bringIn(database, viewer, input),
+)
 
 async function bringIn(
+  database: Database,
   viewer: Viewer,
   { text, mode }: z.output<typeof importSchema>,
 ): Promise<ImportPreview> {
-  const database = await serverDatabase()
-  await mayImport(viewer, {})
   const document = await refusing((async () => withoutNul(await upgraded(readDocument(text))))())
   await refusing(checkTables(database, document))
   const classId = checkRows(document)
-  const scope = await enterClass(database, viewer.adultId, classId)
+  const scope = await asTeacher(database, viewer, classId)
   if (!scope && (await classExists(database, classId))) throw new NotHere()
   const {
     classroom: [room],
@@ -115,14 +115,14 @@ async function bringIn(
   if (mode === 'preview') return preview
   await backUp(database, 'import')
   await inTransaction(database, async (transaction) => {
-    const before = await enterClass(transaction, viewer.adultId, classId)
+    const before = await asTeacher(transaction, viewer, classId)
     if (before && mode === 'replace') await deleteClass(before)
     const merging = before !== null && mode === 'merge'
     const tables = merging ? await renumberVersions(transaction, classId, document.tables) : document.tables
     for (const table of importOrder)
       await insertRows(transaction, table, tables[table] ?? [], merging || table === 'adult')
     await addMember(transaction, viewer.adultId, classId)
-    const after = await enterClass(transaction, viewer.adultId, classId)
+    const after = await asTeacher(transaction, viewer, classId)
     if (!after) throw new NotHere()
     if (merging) await settleChains(after)
     await clearEstimates(after)
@@ -142,8 +142,11 @@ function withoutNul(document: IslandsDocument): IslandsDocument {
   return document
 }
 
-/** Asks only whether the viewer may import at all. */
-const mayImport = ofSchool(z.object({}), async () => undefined)
+/** A class of one's own, to be changed as a whole: others are told like those that are not there. */
+async function asTeacher(db: Database | Transaction, viewer: Viewer, classId: string) {
+  const scope = await enterClass(db, viewer, classId)
+  return scope?.party === 'teacher' ? scope : null
+}
 
 /** Tables of a class, each after those its rows point at. */
 const importOrder = [
@@ -161,6 +164,9 @@ const importOrder = [
   'station',
   'visit',
   'attendance',
+  'note',
+  'finished_game',
+  'visit_liking',
   'played',
   'shelf_count',
   'bag_item',

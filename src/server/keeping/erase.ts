@@ -12,7 +12,7 @@ import { ownBackupFolder } from './backups'
 
 const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
-const deleteChild = changingClass(childSchema, async (scope, { pupilId }) => {
+const deleteChild = changingClass('eraseChild', childSchema, async (scope, { pupilId }) => {
   if (!(await allInClass(scope, [pupilId]))) throw new NotHere()
   await lockPupils(scope, [pupilId])
   await deletePupil(scope, pupilId)

@@ -1,18 +1,21 @@
 import { z } from 'zod'
 import { nameToday } from '@/core/things'
-import { digitalSchema } from '@/core/evidence/mark'
+import { digitalSchema, howSchema } from '@/core/evidence/mark'
 import { judgements } from '@/core/evidence/observation'
 import { surenesses, yearGroupSchema } from '@/core/evidence/prior'
 import { historySchema } from '@/core/drafting/history'
 import { groupsDraftSchema } from '@/core/grouping/draft'
 import { groupingModeSchema } from '@/core/grouping/making/mode'
 import { mostGroups } from '@/core/grouping/pennants'
+import { mostLetters, noteTags } from '@/core/evidence/note'
+import { mostMinutes } from '@/core/evidence/class-pace'
 import { houseStyleSchema } from '@/core/house-style'
 import { gameIdSchema } from '@/core/games'
 import { planDraftSchema } from '@/core/planning/session/draft'
 import { stationModes } from '@/core/planning/session/plan'
 import { aroundSchema } from '@/core/planning/timetable'
 import { hasStep, strandIds } from '@/core/skills'
+import { classRoles } from '@/data/schema'
 import type { IslandsDocument } from '@/data/backup/document'
 import { Refused } from '../use-case'
 
@@ -35,7 +38,7 @@ const rowSchemas = {
     time_zone: text(60),
     created_at: at,
   }),
-  membership: z.strictObject({ adult_id: id, class_id: id, role: z.literal('teacher') }),
+  membership: z.strictObject({ adult_id: id, class_id: id, role: z.enum(classRoles) }),
   house_style: z.strictObject({ ...ofClass, style: houseStyleSchema }),
   pupil: z.strictObject({
     ...ofClass,
@@ -66,6 +69,7 @@ const rowSchemas = {
       digital: z.boolean(),
       guess: z.number().min(0).max(0.9),
       slips: digitalSchema.shape.slips.nullable(),
+      how: howSchema.nullable(),
       school_day: day,
       corrects: id.nullable(),
       chain: id,
@@ -156,7 +160,34 @@ const rowSchemas = {
     own_levels: z.record(id, text(60)),
     pinned: z.boolean(),
   }),
-  attendance: z.strictObject({ ...ofClass, session_id: id, pupil_id: id, absent: z.boolean() }),
+  attendance: z.strictObject({
+    ...ofClass,
+    session_id: id,
+    pupil_id: id,
+    absent: z.boolean(),
+    from_slot: small,
+    told_at: at.nullable(),
+  }),
+  note: z.strictObject({
+    ...ofClass,
+    id,
+    pupil_id: id,
+    adult_id: id,
+    visit_id: id.nullable(),
+    words: text(mostLetters),
+    tags: z.array(z.enum(noteTags)),
+    school_day: day,
+    made_at: at,
+    stored_at: at,
+  }),
+  finished_game: z.strictObject({
+    ...ofClass,
+    id,
+    visit_id: id,
+    minutes: z.number().positive().max(mostMinutes),
+    made_at: at,
+  }),
+  visit_liking: z.strictObject({ ...ofClass, visit_id: id, liked: z.boolean(), told_at: at }),
   played: z.strictObject({
     ...ofClass,
     pupil_id: id,

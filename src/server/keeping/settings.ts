@@ -23,19 +23,23 @@ export interface SettingsPage {
 }
 
 /** What is kept, how large it is, when it was last backed up. */
-export const settingsPage = readingClass(classIdSchema, async (scope): Promise<SettingsPage> => {
-  const [pupils, kept] = await Promise.all([pupilsOf(scope), sizes(scope.db)])
-  return {
-    classroom: { name: scope.classroom.name, timeZone: scope.classroom.timeZone },
-    children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
-    backups: backupsIn(ownBackupFolder()),
-    mostBackups,
-    folder: resolve(ownBackupFolder()),
-    kept: { ...kept, bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
-    today: todayIn(scope.classroom.timeZone),
-    now: now().toISOString(),
-  }
-})
+export const settingsPage = readingClass(
+  'settingsPage',
+  classIdSchema,
+  async (scope): Promise<SettingsPage> => {
+    const [pupils, kept] = await Promise.all([pupilsOf(scope), sizes(scope.db)])
+    return {
+      classroom: { name: scope.classroom.name, timeZone: scope.classroom.timeZone },
+      children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
+      backups: backupsIn(ownBackupFolder()),
+      mostBackups,
+      folder: resolve(ownBackupFolder()),
+      kept: { ...kept, bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
+      today: todayIn(scope.classroom.timeZone),
+      now: now().toISOString(),
+    }
+  },
+)
 
 function bytesIn(folder: string): number {
   let sum = 0

@@ -90,7 +90,7 @@ test('marks and corrections of three days at once: few transactions, and what is
   const counted = stored.flatMap(({ strands }) => strands.map(({ estimate }) => estimate.observations))
   expect(counted.reduce((sum, n) => sum + n)).toBe(rows[0].standing)
   const { placements } = await classTable(viewer, { classId })
-  const rebuild = readingClass(classIdSchema, async (scope) => {
+  const rebuild = readingClass('classTable', classIdSchema, async (scope) => {
     for (const placed of placements) await rebuildEstimate(scope, { ...placed, day: days[0] })
   })
   await rebuild(viewer, { classId })

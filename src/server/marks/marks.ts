@@ -4,7 +4,8 @@ import { believedMoment, markSchema, weightOf, type Mark } from '@/core/evidence
 import type { StepPlace, StrandId } from '@/core/skills'
 import { insertObservations, lockPupils, recordsMet, setAside } from '@/data/queries/observations'
 import { visitsMet, type VisitMet } from '@/data/queries/sessions'
-import type { ClassScope } from '@/data/scope'
+import { tellOf } from '@/data/queries/telling'
+import { isWithin, type ClassScope } from '@/data/scope'
 import { now, startOfDayIn, todayIn } from '../clock'
 import { updateEstimates } from '../estimates'
 import { levelMarks } from '../figures'
@@ -20,6 +21,7 @@ export function stepOfVisit(gameId: string, levelId: string, focus: StrandId): S
 
 /** Stores a mark; those of a class that come at once, in one transaction. */
 export const recordMark = changingClassTogether(
+  'recordMark',
   z.intersection(z.object({ classId: z.uuid() }), markSchema),
   async (scope, marks) => {
     const pupilIds = [...new Set(marks.map(({ pupilId }) => pupilId))]
@@ -30,13 +32,25 @@ export const recordMark = changingClassTogether(
     )
     const ofClass = await lockPupils(scope, pupilIds)
     const records = marks.map((mark) => answer(() => recordOf(scope, visits, ofClass, mark)))
-    const ledger = new Ledger(scope.classId, await recordsMet(scope, records.flatMap(done)))
+    const met = await recordsMet(scope, records.flatMap(done))
+    // Whoever came in by a link speaks for itself only: never for the device of an adult.
+    const foreign = scope.link && new Set(met.flatMap((row) => (row.linkId === null ? row.observer : [])))
+    const ledger = new Ledger(scope.classId, met)
     const answers = records.map((record) =>
-      'refused' in record ? record : answer(() => ledger.takeIn(record.done)),
+      'refused' in record
+        ? record
+        : answer(() => {
+            if (foreign?.has(record.done.observer)) throw new NotHere()
+            return ledger.takeIn(record.done)
+          }),
     )
     await setAside(scope, ledger.toSetAside)
     await insertObservations(scope, ledger.toAdd)
     await updateEstimates(scope, ledger.changes)
+    await tellOf(
+      scope,
+      [...visits.values()].map(({ session }) => session.id),
+    )
     return answers
   },
 )
@@ -63,7 +77,8 @@ function recordOf(
   if (!ofClass.has(mark.pupilId)) throw new NotHere()
   if (mark.visitId === null) return recordOfStep(scope, mark)
   const met = visits.get(mark.visitId)
-  if (!met) throw new NotHere()
+  if (!met || !isWithin(scope, met)) throw new NotHere()
+  if (scope.party === 'station-link' && mark.digital === null) throw new NotHere()
   const { visit, session, gameId, strand, pupilIds } = met
   if (session.state === 'planned') throw new Refused('The session has not begun.')
   if (!pupilIds.has(mark.pupilId)) throw new Refused('The child was not at this station in this slot.')
@@ -80,6 +95,7 @@ function recordOf(
     ...tapped,
     ...place,
     adultId: scope.adultId,
+    linkId: scope.link?.id ?? null,
     weight: weightOf(mark),
     digital: digital !== null,
     guess,
@@ -95,6 +111,7 @@ const longestAwayMs = 14 * 24 * 60 * 60_000
 
 /** What was seen outside a session, dated by its device as far as that can be believed. */
 function recordOfStep(scope: ClassScope, mark: Mark): NewRecord {
+  if (scope.link) throw new NotHere()
   if (mark.digital) throw new Refused('A digital station belongs to a session.')
   const received = now()
   const madeAt = believedMoment(new Date(mark.madeAt), new Date(received.getTime() - longestAwayMs), received)
@@ -103,6 +120,7 @@ function recordOfStep(scope: ClassScope, mark: Mark): NewRecord {
     ...tapped,
     ...at!,
     adultId: scope.adultId,
+    linkId: null,
     weight: weightOf(mark),
     digital: false,
     guess: 0,

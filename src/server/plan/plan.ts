@@ -47,6 +47,7 @@ export interface PlanPage {
 
 /** The next session, or a plan to start from where there is none; with a station more for the game `add`. */
 export const planPage = readingClass(
+  'planPage',
   classIdSchema.extend({ add: gameIdSchema.optional().catch(undefined) }),
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
@@ -143,14 +144,19 @@ const plannedForSchema = classIdSchema.extend({
 })
 
 /** What a changed plan comes to; one made for groups of before is carried over to those of now. Writes nothing. */
-export const previewPlan = readingClass(plannedForSchema, async (scope, { groupingId, plan }) => {
-  const [newest, contextOf] = await Promise.all([standingGrouping(scope), readClass(scope)])
-  const madeFor = await madeForGroups(scope, newest, groupingId, plan)
-  return workOutPlan(carriedOver(plan, madeFor, newest), contextOf(newest, plan.day))
-})
+export const previewPlan = readingClass(
+  'previewPlan',
+  plannedForSchema,
+  async (scope, { groupingId, plan }) => {
+    const [newest, contextOf] = await Promise.all([standingGrouping(scope), readClass(scope)])
+    const madeFor = await madeForGroups(scope, newest, groupingId, plan)
+    return workOutPlan(carriedOver(plan, madeFor, newest), contextOf(newest, plan.day))
+  },
+)
 
 /** Keeps how many there are of a thing on the shelf. */
 export const countOnShelf = changingClass(
+  'countOnShelf',
   classIdSchema.extend({
     item: z.string().trim().min(1).max(100),
     /** Null: not counted any more. */
@@ -175,6 +181,7 @@ const savePlanSchema = plannedForSchema.extend({
 
 /** Keeps a plan as the session of its day, for the groups it was made for. */
 export const savePlan = preparedChange(
+  'savePlan',
   savePlanSchema,
   async (scope, { groupingId, plan }) => {
     const newest = await standingGrouping(scope)
@@ -202,7 +209,7 @@ export const savePlan = preparedChange(
 const plannedSchema = classIdSchema.extend({ sessionId: z.uuid() })
 
 /** A session that was planned for a day gone by is planned for today instead; one that was begun stays as it is. */
-export const moveToToday = changingClass(plannedSchema, async (scope, { sessionId }) => {
+export const moveToToday = changingClass('moveToToday', plannedSchema, async (scope, { sessionId }) => {
   const session = await lockSession(scope, sessionId)
   if (!session) throw new NotHere()
   if (session.state !== 'planned') throw new Refused('The session has begun already.')
@@ -210,7 +217,7 @@ export const moveToToday = changingClass(plannedSchema, async (scope, { sessionI
 })
 
 /** A planned session is let go. */
-export const letGo = changingClass(plannedSchema, async (scope, { sessionId }) => {
+export const letGo = changingClass('letGo', plannedSchema, async (scope, { sessionId }) => {
   const session = await lockSession(scope, sessionId)
   // Sent again because its answer was lost: gone already.
   if (!session) return
@@ -244,6 +251,7 @@ function asSession(
     state: 'planned',
     begunAt: null,
     before: null,
+    beforeReplan: null,
     slot: 0,
     slotStartedAt: null,
     pausedAt: null,

@@ -161,6 +161,7 @@ async function sourceOrRefused(scope: ClassScope, { what, language }: z.output<t
 
 /** What there is to print, and what is in the bags already; null: no session is planned. */
 export const printPage = readingClass(
+  'printPage',
   forSchema,
   async (scope, { what, language }): Promise<PrintPage | null> => {
     const [found, kept, grouping, draft] = await Promise.all([
@@ -208,6 +209,7 @@ const pagesAtOnce = 8
 
 /** How many pages a job has, and some of them to look at. */
 export const previewPages = readingClass(
+  'previewPages',
   askedSchema.extend({ from: z.number().int().min(0).max(1000).default(0) }),
   async (scope, asked) => {
     const pages = await pagesFor(await sourceOrRefused(scope, asked), asked.job)
@@ -246,7 +248,7 @@ export async function pagesOfSession(scope: ClassScope, waitMs: number): Promise
 }
 
 /** A job as one PDF, which is written as it is read. */
-export const printPdf = readingClass(askedSchema, async (scope, asked) => {
+export const printPdf = readingClass('printPdf', askedSchema, async (scope, asked) => {
   const source = await sourceOrRefused(scope, asked)
   const { title } = pileOf(source)
   const pages = await pagesFor(source, asked.job)
@@ -256,6 +258,7 @@ export const printPdf = readingClass(askedSchema, async (scope, asked) => {
 
 /** What came out of the printer is in the bags from now on: so many copies of each item are there then. */
 export const putIntoBags = changingClass(
+  'putIntoBags',
   classIdSchema.extend({
     bags: z
       .record(itemId, z.number().int().min(0).max(10_000))
@@ -266,6 +269,7 @@ export const putIntoBags = changingClass(
 
 /** What is in a bag, as somebody has counted it. */
 export const countInBag = changingClass(
+  'countInBag',
   classIdSchema.extend({
     item: itemId,
     count: z.number().int().min(0).max(10_000),
@@ -277,6 +281,8 @@ export const countInBag = changingClass(
 )
 
 /** One copy is missing: seen at the station. */
-export const missInBag = changingClass(classIdSchema.extend({ item: itemId }), async (scope, { item }) =>
-  oneMissing(scope, item),
+export const missInBag = changingClass(
+  'missInBag',
+  classIdSchema.extend({ item: itemId }),
+  async (scope, { item }) => oneMissing(scope, item),
 )

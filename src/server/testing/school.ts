@@ -10,7 +10,7 @@ import { closeThreads } from '../heavy/threads'
 import { runPage, tapClock } from '../run'
 import { ensureAdult } from '@/data/queries/classes'
 import { databaseOfItsOwn } from '@/data/testing/database'
-import { currentViewer, theTeacher, type Viewer } from '../viewer'
+import { ownTeacher, theTeacher, type Viewer } from '../viewer'
 
 /** The tests run on a PostgreSQL server, not on a folder. */
 export const onServer = process.env.ISLANDS_TEST_SERVER !== undefined
@@ -32,7 +32,7 @@ export function openTestSchool() {
   })
 }
 
-export const viewer = currentViewer()
+export const viewer = ownTeacher()
 export const stranger = { adultId: crypto.randomUUID() } as Viewer
 export const names = ['Ama', 'Bruno', 'Chidi', 'Dalia', 'Emre', 'Freya', 'Goran', 'Hanne']
 export const list = (text: string) => ({ text, columns: ['name' as const], hasHeader: false })

@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import type { CheckAnswer } from '@/core/evidence/check-run'
 import { noValue } from '@/core/evidence/mark'
-import { useMarkQueue } from '../run/use-mark-queue'
+import { ofClass, useOutbox } from '../run/use-outbox'
 
 interface Given extends CheckAnswer {
   /** Number of its record, once it is kept on the device; null: it was skipped, or is being kept. */
@@ -13,7 +13,7 @@ interface Given extends CheckAnswer {
 /** The answers of a check: at once on the screen, then kept on the device, then stored; the last can be taken back. */
 export function useAnswers(classId: string, pupilId: string) {
   const [given, setGiven] = useState<readonly Given[]>([])
-  const { add, state, retry, letGo } = useMarkQueue(classId)
+  const { add, state, retry, letGo } = useOutbox(ofClass(classId))
 
   const keep = async (at: CheckAnswer['place'], value: typeof noValue, corrects: string | null) =>
     (await add({ visitId: null, at, pupilId }, value, corrects)).id

@@ -8,7 +8,7 @@ import { documents, statementsFor } from '@/core/skills/curricula'
 import { strategiesFor } from '@/core/skills/strategies'
 import { taskFor } from '@/core/skills/tasks'
 import { teachingFor } from '@/core/teaching/steps'
-import { MarkSign } from '../run/station-column'
+import { MarkSign } from '../run/child-row'
 
 /** A task at the step the child works on: what to say, what lies there, what each mark looks like. */
 export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {

@@ -52,6 +52,10 @@ export function nextRow(columns: readonly Row[][], at: string, key: string): Row
   }
 }
 
+/** Who is away in a slot: not those who went home after it. */
+export const awayAt = (absent: RunPage['absent'], slot: number): ReadonlySet<string> =>
+  new Set(absent.flatMap(({ pupilId, fromSlot }) => (slot >= fromSlot ? [pupilId] : [])))
+
 /** Children nobody has seen today, in the order of the visits; who is away is not looked for. */
 export function notSeen(
   visits: readonly RunVisit[],

@@ -1,7 +1,22 @@
 import Button from 'react-bootstrap/Button'
-import type { SetAside } from './mark-store'
+import { isMark, type Entry, type SetAside } from './outbox-store'
 
-/** Marks that the server can't store, with its reasons: kept on the device until the adult lets them go. */
+function what(entry: Entry, names: ReadonlyMap<string, string>): string {
+  const child = 'pupilId' in entry ? (names.get(entry.pupilId) ?? 'a child') : ''
+  if (isMark(entry)) return `A mark for ${child}`
+  switch (entry.kind) {
+    case 'absent':
+      return `That ${child} is ${entry.absent ? 'away' : 'here'}`
+    case 'note':
+      return `A note on ${child}`
+    case 'finished':
+      return 'A finished game'
+    case 'liked':
+      return 'Whether a game was liked'
+  }
+}
+
+/** Entries that the server can't store, with its reasons: kept on the device until the adult lets them go. */
 export function NotStored({
   aside,
   names,
@@ -16,9 +31,9 @@ export function NotStored({
   return (
     <div className="problem not-stored" role="alert">
       <ul className="plain-list grow">
-        {aside.map(({ mark, reason }) => (
-          <li key={mark.id}>
-            A mark for {names.get(mark.pupilId) ?? 'a child'} was not saved: {reason}
+        {aside.map(({ entry, reason }) => (
+          <li key={entry.id}>
+            {what(entry, names)} was not saved: {reason}
           </li>
         ))}
       </ul>

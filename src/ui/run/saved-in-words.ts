@@ -1,5 +1,10 @@
-import type { QueueState } from './mark-queue'
 import { many } from '../words'
+import type { QueueState } from './outbox'
+import { isMark, type Entry } from './outbox-store'
+
+/** “4 marks”; what is not all marks is entries. */
+const counted = (entries: readonly Entry[], count = entries.length) =>
+  entries.every(isMark) ? many(count, 'mark') : many(count, 'entry', 'entries')
 
 /** Where the marks of this device stand, never better than it is. */
 export function savedInWords({
@@ -12,8 +17,9 @@ export function savedInWords({
   // A tap is counted from the moment it is made.
   const count = Math.max(waiting.length, recording)
   if (count > 0) {
-    if (volatile) return `${many(count, 'mark')} on this page only: keep it open`
-    return offline ? `${many(count, 'mark')} on this device only` : `Saving ${many(count, 'mark')} …`
+    const all = counted(waiting, count)
+    if (volatile) return `${all} on this page only: keep it open`
+    return offline ? `${all} on this device only` : `Saving ${all} …`
   }
-  return aside.length > 0 ? `${many(aside.length, 'mark')} not saved` : 'All marks saved'
+  return aside.length > 0 ? `${counted(aside.map(({ entry }) => entry))} not saved` : 'All marks saved'
 }

@@ -1,25 +1,33 @@
 'use client'
 
 import { useMemo, useRef, useState } from 'react'
-import { noValue, readerBeside, sameValue, saysSomething, type MarkValue } from '@/core/evidence/mark'
+import {
+  noValue,
+  readerBeside,
+  sameValue,
+  saysSomething,
+  type How,
+  type MarkValue,
+} from '@/core/evidence/mark'
 import type { ShownMark } from '@/server/session-board'
-import { useMarkQueue } from './use-mark-queue'
+import { isMark } from './outbox-store'
+import { useOutbox, type MarksOf } from './use-outbox'
 
-type Tapped = Map<string, MarkValue & { id: string | null }>
+type Tapped = Map<string, MarkValue & { id: string | null; how: How | null }>
 
 const keyOf = (visitId: string, pupilId: string) => `${visitId} ${pupilId}`
 
 interface LastTap {
   visitId: string
   pupilId: string
-  before: MarkValue
+  before: MarkValue & { how?: How | null }
 }
 
 /**
  * The marks of a session as the adult sees them: at once on the screen, then kept on the device, then stored.
  * @param from `sheet`: what is typed in stands on children's sheets
  */
-export function useMarks(classId: string, stored: readonly ShownMark[], from: 'seen' | 'sheet' = 'seen') {
+export function useMarks(of: MarksOf, stored: readonly ShownMark[], from: 'seen' | 'sheet' = 'seen') {
   // What was tapped on this page; it speaks before what the server said when the page was made.
   const [tapped, setTapped] = useState<Tapped>(() => new Map())
   const [observer, setObserver] = useState<string | null>(null)
@@ -28,12 +36,12 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
   const [takenBack, setTakenBack] = useState<ReadonlySet<string>>(() => new Set())
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
 
-  const queue = useMarkQueue(classId, ({ observer: device, waiting }) => {
+  const queue = useOutbox(of, ({ observer: device, waiting }) => {
     const self = from === 'sheet' ? readerBeside(device) : device
     setObserver(self)
     setTapped((before) => {
       const next = new Map(before)
-      for (const mark of waiting) {
+      for (const mark of waiting.filter(isMark)) {
         const { visitId, pupilId } = mark
         // What a digital station counted is no tap of this device; what was seen elsewhere stands on no board.
         if (visitId === null || mark.observer !== self || next.has(keyOf(visitId, pupilId))) continue
@@ -42,6 +50,15 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
       return next
     })
   })
+
+  // What the server has of this device's taps is no longer this page's affair: another page of the device may change it.
+  const [known, setKnown] = useState(stored)
+  if (known !== stored) {
+    setKnown(stored)
+    const ids = new Set(stored.map(({ id }) => id))
+    const isOpen = ([, tap]: [string, { id: string | null }]) => tap.id === null || !ids.has(tap.id)
+    setTapped((all) => new Map([...all].filter(isOpen)))
+  }
 
   const storedHere = useMemo(() => {
     const own: Tapped = new Map()
@@ -60,23 +77,23 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
     return tapped.get(key) ?? storedHere.own.get(key)
   }
 
-  function set(visitId: string, pupilId: string, value: MarkValue) {
+  function set(visitId: string, pupilId: string, value: MarkValue, how: How | null = null) {
     const key = keyOf(visitId, pupilId)
     const before = markOf(visitId, pupilId)
-    setTapped((all) => new Map(all).set(key, { ...value, id: null }))
+    setTapped((all) => new Map(all).set(key, { ...value, how, id: null }))
     // Its number is known once it is kept; a tap in between corrects the one before by child and visit.
     void queue
       .add(
         from === 'sheet' && observer
           ? { visitId, pupilId, observer, sheet: saysSomething(value) }
-          : { visitId, pupilId },
+          : { visitId, pupilId, how },
         value,
         before?.id ?? null,
       )
       .then(({ id }) =>
         setTapped((all) => {
           const now = all.get(key)
-          return now && sameValue(now, value) ? new Map(all).set(key, { ...value, id }) : all
+          return now && sameValue(now, value) ? new Map(all).set(key, { ...value, how, id }) : all
         }),
       )
     setLast({ visitId, pupilId, before: before ?? noValue })
@@ -92,6 +109,7 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
     /** What other devices saw of the child at the visit: counted beside this one's. */
     othersOf: (visitId: string, pupilId: string) => storedHere.others.get(keyOf(visitId, pupilId)) ?? [],
     ...queue.state,
+    tell: queue.tell,
     last,
     retry: queue.retry,
     letGo: queue.letGo,
@@ -101,6 +119,13 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
       if (!saysSomething(now) && !saysSomething(value)) return
       set(visitId, pupilId, sameValue(now, value) ? noValue : value)
     },
+    /** How the child did what its mark says; without a mark there is nothing to say it of. */
+    describe(visitId: string, pupilId: string, how: How) {
+      const now = markOf(visitId, pupilId)
+      if (!now || !saysSomething(now)) return
+      const { judged, right, of } = now
+      set(visitId, pupilId, { judged, right, of }, how)
+    },
     /** What a digital station counted does not count after all. */
     takeBack(mark: ShownMark) {
       const { id, visitId, pupilId, observer, digital } = mark
@@ -109,7 +134,8 @@ export function useMarks(classId: string, stored: readonly ShownMark[], from: 's
     },
     undo() {
       if (!last) return
-      set(last.visitId, last.pupilId, last.before)
+      const { judged, right, of, how } = last.before
+      set(last.visitId, last.pupilId, { judged, right, of }, how)
       setLast(null)
     },
   }

@@ -6,18 +6,27 @@ import Button from 'react-bootstrap/Button'
 import { beginAtStation, goingOn, playedEnough, recordOf } from '@/core/games/playing/digital-station'
 import type { StationPage } from '@/server/show'
 import { savedInWords } from '../run/saved-in-words'
-import { useMarkQueue } from '../run/use-mark-queue'
+import { useOutbox } from '../run/use-outbox'
 import { Playing } from '../try/playing'
 import { keepPlay, keptPlay, newPlay, type Play } from './kept-play'
 
 const seed = () => Math.floor(Math.random() * 2 ** 31)
 
 /** One child plays eight to twelve goes by itself: a big name and the table, no score, no ranking, no clock. */
-export function StationScreen({ classId, page }: { classId: string; page: StationPage }) {
-  const { visitId, child, game, level, closed } = page
+export function StationScreen({
+  page,
+  from,
+  back: backTo,
+}: {
+  page: StationPage
+  /** Where its answers are sent, and where it leads back to. */
+  from: string
+  back: string
+}) {
+  const { classId, visitId, child, game, level, closed } = page
   const [play, setPlay] = useState<Play | null>(null)
   const [ended, setEnded] = useState(false)
-  const { add, state } = useMarkQueue(classId)
+  const { add, state } = useOutbox({ classId, from })
 
   function begin() {
     const kept = keptPlay(visitId, child.id)
@@ -33,7 +42,7 @@ export function StationScreen({ classId, page }: { classId: string; page: Statio
     keepPlay(visitId, child.id, null)
   }
 
-  const back = <Link href={`/c/${classId}/run`}>Back to the session</Link>
+  const back = <Link href={backTo}>Back to the session</Link>
   if (closed || !play)
     return (
       <main className="stage station-door">

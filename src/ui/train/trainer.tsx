@@ -9,7 +9,7 @@ import { lesson, type Seen } from '@/core/games/playing/training'
 import { itemAsked, sentenceOf, type SlipReason } from '@/core/skills'
 import type { TryPage } from '@/server/show'
 import { useShortcuts } from '../keys/use-shortcuts'
-import { markWords } from '../run/station-column'
+import { markWords } from '../run/child-row'
 import { slipInWords } from '../show/in-words'
 
 interface Given {

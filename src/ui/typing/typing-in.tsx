@@ -8,11 +8,13 @@ import { noValue, type MarkValue } from '@/core/evidence/mark'
 import type { RunPage, RunVisit } from '@/server/session-board'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Pennant } from '../pennant'
+import { awayAt } from '../run/board'
 import { NotStored } from '../run/not-stored'
 import { savedInWords } from '../run/saved-in-words'
 import { setsOf } from '../run/sets'
-import { markWords } from '../run/station-column'
+import { markWords } from '../run/child-row'
 import { useMarks } from '../run/use-marks'
+import { ofClass } from '../run/use-outbox'
 import { dayInWords } from '../words'
 import { asTyped, ringTyped, tallyTyped } from './typed'
 
@@ -29,7 +31,7 @@ export function TypingIn({
   /** Sheets that adults filled in, or the children's own. */
   from: 'seen' | 'sheet'
 }) {
-  const marks = useMarks(classId, board.marks, from)
+  const marks = useMarks(ofClass(classId), board.marks, from)
   const [of, setOf] = useState(10)
   const names = new Map(
     board.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
@@ -101,7 +103,7 @@ export function TypingIn({
                       <TypedRow
                         key={child.id}
                         name={child.name}
-                        away={board.absent.includes(child.id)}
+                        away={awayAt(board.absent, visit.slot).has(child.id)}
                         value={marks.markOf(visit.id, child.id) ?? noValue}
                         ready={marks.ready}
                         of={from === 'sheet' ? of : null}

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
 import { connection } from 'next/server'
 import { listClasses } from '@/server/classes'
-import { currentViewer } from '@/server/viewer'
 import { CourseBar } from '@/ui/frame/course-bar'
+import { signedIn } from '../../../load'
 
 export default async function LoopLayout({
   children,
@@ -13,13 +13,17 @@ export default async function LoopLayout({
 }) {
   await connection()
   const { classId } = await params
-  const classes = await listClasses(currentViewer())
-  if (!classes.some(({ id }) => id === classId)) notFound()
+  const classes = await listClasses(await signedIn())
+  const own = classes.find(({ id }) => id === classId)
+  if (!own) notFound()
   return (
     <>
       <a className="skip" href="#place">
         To the content
       </a>
+      {own.part === 'coordinator' && (
+        <p className="reading-only small">You look at this class; only its teachers change anything.</p>
+      )}
       <CourseBar classId={classId} classes={classes} />
       <main id="place" className="place">
         {children}

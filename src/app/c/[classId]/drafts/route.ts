@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server'
 import { keepDraft } from '@/server/drafts/drafts'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 import { answered, objectIn } from '../../../document'
 
 /** Takes steps of a draft: a route and no action, so that the last ones still go out while a page closes. */
@@ -9,5 +9,5 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   const body = await objectIn(request)
   if (body instanceof Response) return body
   const steps = { ...body, classId } as Parameters<typeof keepDraft>[1]
-  return answered(keepDraft(currentViewer(), steps), (value) => NextResponse.json({ ok: true, value }))
+  return answered(keepDraft(await currentViewer(), steps), (value) => NextResponse.json({ ok: true, value }))
 }

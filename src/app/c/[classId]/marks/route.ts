@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server'
 import { recordMark } from '@/server/marks/marks'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 import { answered, objectIn } from '../../../document'
 
 /** Takes one mark. It answers only when the mark is stored: what it acknowledged survives a crash. */
@@ -9,5 +9,5 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   const body = await objectIn(request)
   if (body instanceof Response) return body
   const mark = { ...body, classId } as Parameters<typeof recordMark>[1]
-  return answered(recordMark(currentViewer(), mark), (value) => NextResponse.json({ ok: true, value }))
+  return answered(recordMark(await currentViewer(), mark), (value) => NextResponse.json({ ok: true, value }))
 }

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream'
 import { NextResponse } from 'next/server'
 import { printPdf } from '@/server/print/print'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 import { answered, objectIn } from '../../../document'
 
 /** What is asked for as one PDF, page by page; whoever goes away stops it. */
@@ -10,7 +10,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ cla
   const body = await objectIn(request)
   if (body instanceof Response) return body
   const asked = { ...body, classId } as Parameters<typeof printPdf>[1]
-  return answered(printPdf(currentViewer(), asked), ({ title, pages, pdf }) => {
+  return answered(printPdf(await currentViewer(), asked), ({ title, pages, pdf }) => {
     const bytes = Readable.toWeb(pdf as unknown as Readable) as ReadableStream<Uint8Array>
     return new NextResponse(bytes, {
       headers: {

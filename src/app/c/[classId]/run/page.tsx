@@ -1,9 +1,18 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { addressForOthers } from '@/server/http/address'
 import { runPage } from '@/server/run'
 import { RunBoard } from '@/ui/run/run-board'
 import { load } from '../../../load'
-import { absentAction, clockAction, joinAction, missInBagAction } from './actions'
+import {
+  changeLevelAction,
+  clockAction,
+  endLinksAction,
+  joinAction,
+  makeLinkAction,
+  missInBagAction,
+  swapSeatsAction,
+} from './actions'
 
 export const metadata: Metadata = { title: 'Run' }
 
@@ -22,13 +31,19 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
     )
   return (
     <RunBoard
-      key={`${page.session.id} ${page.session.state} ${page.session.slot}`}
+      key={page.session.id}
       classId={classId}
       page={page}
-      tapClock={clockAction}
-      markAbsent={absentAction}
-      joinGroup={joinAction}
-      missInBag={missInBagAction}
+      address={addressForOthers()}
+      actions={{
+        tapClock: clockAction,
+        joinGroup: joinAction,
+        missInBag: missInBagAction,
+        changeLevel: changeLevelAction,
+        swapSeats: swapSeatsAction,
+        makeLink: makeLinkAction,
+        endLinks: endLinksAction,
+      }}
     />
   )
 }

@@ -2,16 +2,16 @@
 
 import { answer } from '@/server/answer'
 import { countInBag, previewPages, putIntoBags } from '@/server/print/print'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 
 export async function previewPagesAction(input: Parameters<typeof previewPages>[1]) {
-  return answer(previewPages(currentViewer(), input))
+  return answer(previewPages(await currentViewer(), input))
 }
 
 export async function putIntoBagsAction(input: Parameters<typeof putIntoBags>[1]) {
-  return answer(putIntoBags(currentViewer(), input))
+  return answer(putIntoBags(await currentViewer(), input))
 }
 
 export async function countInBagAction(input: Parameters<typeof countInBag>[1]) {
-  return answer(countInBag(currentViewer(), input))
+  return answer(countInBag(await currentViewer(), input))
 }

@@ -1,5 +1,5 @@
 import { exportChild } from '@/server/keeping/documents'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 import { answered, asFile } from '../../../../document'
 
 /** Everything kept about one child as one document. */
@@ -8,7 +8,7 @@ export async function GET(
   { params }: { params: Promise<{ classId: string; pupilId: string }> },
 ) {
   const input = await params
-  return answered(exportChild(currentViewer(), input), (document) =>
+  return answered(exportChild(await currentViewer(), input), (document) =>
     asFile(`islands-child-${document.madeAt.slice(0, 10)}.json`, document),
   )
 }

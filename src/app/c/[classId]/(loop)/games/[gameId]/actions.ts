@@ -2,8 +2,8 @@
 
 import { answer } from '@/server/answer'
 import { stopWaiting } from '@/server/games'
-import { currentViewer } from '@/server/viewer'
+import { currentViewer } from '@/server/access/who-asks'
 
 export async function stopWaitingAction(input: Parameters<typeof stopWaiting>[1]) {
-  return answer(stopWaiting(currentViewer(), input))
+  return answer(stopWaiting(await currentViewer(), input))
 }

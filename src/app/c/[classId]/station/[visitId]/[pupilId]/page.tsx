@@ -12,5 +12,12 @@ interface Props {
 export default async function StationRoute({ params }: Props) {
   const at = await params
   const page = await load(stationPage, at)
-  return <StationScreen key={`${at.visitId} ${at.pupilId}`} classId={at.classId} page={page} />
+  return (
+    <StationScreen
+      key={`${at.visitId} ${at.pupilId}`}
+      page={page}
+      from={`/c/${at.classId}`}
+      back={`/c/${at.classId}/run`}
+    />
+  )
 }

@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import type { Mark } from '@/core/evidence/mark'
-import { MarkQueue, type QueueState } from './mark-queue'
-import { MarkStore } from './mark-store'
+import { Outbox, type QueueState } from './outbox'
+import { isMark, OutboxStore } from './outbox-store'
 
 type Answering = (mark: Mark) => Response | Promise<Response>
 
@@ -11,15 +11,15 @@ const own = { judged: 'own' as const, right: null, of: null }
 const at = (child: string) => ({ visitId: '5f1a1a1a-0000-4000-8000-000000000001', pupilId: child })
 const child = (number: number) => `5f1a1a1a-0000-4000-8000-00000000010${number}`
 
-const queues: MarkQueue[] = []
+const queues: Outbox[] = []
 
 /** A page of the run board on a device: the same device as long as IndexedDB is the same. */
 function page(answer: Answering) {
   const sent: Mark[] = []
   const states: QueueState[] = []
-  const queue = new MarkQueue(
-    'c1',
-    new MarkStore('c1'),
+  const queue = new Outbox(
+    '/c/c1',
+    new OutboxStore('c1'),
     (state) => states.push(state),
     async (_url, init) => {
       const mark = JSON.parse(String(init?.body)) as Mark
@@ -58,6 +58,32 @@ test('a mark is sent once, in order, and forgotten only when it is acknowledged'
   expect(new Set(sent.map(({ observer }) => observer)).size).toBe(1)
 })
 
+test('what is told beside marks goes in the same order to a place of its own, and waits like a mark', async () => {
+  let online = false
+  const places: string[] = []
+  const queue = new Outbox(
+    '/here',
+    new OutboxStore('c1'),
+    (state) => states.push(state),
+    async (url) => {
+      if (!online) throw new TypeError('fetch failed')
+      places.push(String(url))
+      return stored()
+    },
+  )
+  const states: QueueState[] = []
+  queues.push(queue)
+  await queue.add(at(child(1)), own, null)
+  await queue.tell({ kind: 'note', pupilId: child(1), visitId: null, words: 'Counts by twos.', tags: [] })
+  await queue.tell({ kind: 'liked', visitId: at(child(1)).visitId, liked: true })
+  await queue.flush()
+  expect(states.at(-1)).toMatchObject({ offline: true, waiting: [{}, { kind: 'note' }, { kind: 'liked' }] })
+  online = true
+  await queue.flush()
+  expect(places).toEqual(['/here/marks', '/here/told', '/here/told'])
+  expect(states.at(-1)!.waiting).toEqual([])
+})
+
 test('without a network marks wait, are told as waiting, and go after a reload', async () => {
   const lost = page(() => Promise.reject(new TypeError('fetch failed')))
   await lost.queue.add(at(child(1)), own, null)
@@ -65,7 +91,8 @@ test('without a network marks wait, are told as waiting, and go after a reload',
   expect(await lost.settled()).toMatchObject({ offline: true, volatile: false, waiting: [{}, {}] })
   lost.queue.close()
   const again = page(stored)
-  const { waiting, observer } = await again.queue.resume()
+  const { waiting: left, observer } = await again.queue.resume()
+  const waiting = left.filter(isMark)
   expect(waiting.map(({ pupilId }) => pupilId)).toEqual([child(1), child(2)])
   expect(waiting.every((mark) => mark.observer === observer)).toBe(true)
   expect(await again.settled()).toMatchObject({ waiting: [], offline: false })
@@ -81,7 +108,7 @@ test.each([400, 403, 404, 409, 413, 422])(
     await queue.add(at(child(2)), own, null)
     const { waiting, aside } = await settled()
     expect(waiting).toEqual([])
-    expect(aside).toMatchObject([{ mark: { pupilId: child(1) }, reason: 'The child was not there.' }])
+    expect(aside).toMatchObject([{ entry: { pupilId: child(1) }, reason: 'The child was not there.' }])
   },
 )
 

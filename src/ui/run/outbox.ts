@@ -1,11 +1,12 @@
 import { noValue, type Mark, type MarkValue } from '@/core/evidence/mark'
 import { newId } from '../new-id'
-import type { MarkStore, SetAside } from './mark-store'
+import type { Told } from '@/core/evidence/told'
+import { isMark, type Entry, type OutboxStore, type SetAside } from './outbox-store'
 
-/** Where the marks of this device stand. */
+/** Where the entries of this device stand. */
 export interface QueueState {
   /** On this device only, as yet. */
-  waiting: Mark[]
+  waiting: Entry[]
   /** The server can't store them. */
   aside: SetAside[]
   /** The browser keeps nothing: what waits is lost if the page goes. */
@@ -18,7 +19,7 @@ export const nothingWaiting: QueueState = { waiting: [], aside: [], volatile: fa
 
 /** What a mark is about; without an observer this device saw it. */
 export type MarkedAt = Pick<Mark, 'visitId' | 'pupilId'> &
-  Partial<Pick<Mark, 'observer' | 'digital' | 'sheet' | 'at'>>
+  Partial<Pick<Mark, 'observer' | 'digital' | 'sheet' | 'at' | 'how'>>
 
 /** Answers that are about the moment, not about the mark: it is sent again. */
 const forNow = [401, 408, 425, 429]
@@ -27,13 +28,16 @@ const mostFaults = 8
 const soonMs = 3_000
 const latestMs = 60_000
 
+/** What is told, without its number and moment. */
+export type ToTell = Told extends infer T ? (T extends Told ? Omit<T, 'id' | 'madeAt'> : never) : never
+
 type Outcome = 'stored' | 'no-server' | 'server-fault' | { refused: string }
 
 /**
- * Sends marks to the server one by one in the order they were made, and keeps each until it is acknowledged. A mark
+ * Sends entries to the server one by one in the order they were made, and keeps each until it is acknowledged. One
  * that can't be stored is set aside with its reason and holds up no other.
  */
-export class MarkQueue {
+export class Outbox {
   private observer: Promise<string> | null = null
   private sending: Promise<void> | null = null
   private again: ReturnType<typeof setTimeout> | undefined
@@ -43,26 +47,24 @@ export class MarkQueue {
   private closed = false
 
   constructor(
-    private readonly classId: string,
-    private readonly store: MarkStore,
+    private readonly address: string,
+    private readonly store: OutboxStore,
     private readonly changed: (state: QueueState) => void,
     private readonly post: typeof fetch = (...request) => fetch(...request),
   ) {}
 
   /** Takes up what an earlier page left waiting, if anything. */
-  async resume(): Promise<{ observer: string; waiting: Mark[] }> {
+  async resume(): Promise<{ observer: string; waiting: Entry[] }> {
     const observer = await this.observerId()
     await this.store.takeOver(observer).catch(() => undefined)
-    const { waiting } = await this.tell()
+    const { waiting } = await this.report()
     void this.flush()
     return { observer, waiting }
   }
 
   /** A tap, or what a digital station counted: kept on the device, then sent. */
   async add(at: MarkedAt, value: MarkValue, corrects: string | null): Promise<Mark> {
-    // Never two marks of one device at one moment, nor a later one before an earlier: the last one stands.
-    this.lastMade = Math.max(Date.now(), this.lastMade + 1)
-    const madeAt = new Date(this.lastMade).toISOString()
+    const madeAt = this.thisMoment()
     const mark: Mark = {
       ...noValue,
       ...value,
@@ -70,29 +72,47 @@ export class MarkQueue {
       digital: at.digital ?? null,
       sheet: at.sheet ?? false,
       at: at.at ?? null,
+      how: at.how ?? null,
       id: newId(),
       observer: at.observer ?? (await this.observerId()),
       corrects,
       madeAt,
     }
-    await this.store.keep(mark)
-    await this.tell()
-    void this.flush()
+    await this.put(mark)
     return mark
   }
 
+  /** Something else that is told: kept on the device, then sent. */
+  async tell(what: ToTell): Promise<Told> {
+    const told = { ...what, id: newId(), madeAt: this.thisMoment() } as Told
+    await this.put(told)
+    return told
+  }
+
+  private async put(entry: Entry) {
+    await this.store.keep(entry)
+    await this.report()
+    void this.flush()
+  }
+
+  /** Never two entries of one device at one moment, nor a later one before an earlier: the last one stands. */
+  private thisMoment(): string {
+    this.lastMade = Math.max(Date.now(), this.lastMade + 1)
+    return new Date(this.lastMade).toISOString()
+  }
+
   /** Sends a mark that was set aside once more. */
-  async retry({ mark }: SetAside) {
-    this.faults.delete(mark.id)
-    await this.store.keep(mark)
-    await this.tell()
+  async retry({ entry }: SetAside) {
+    this.faults.delete(entry.id)
+    await this.store.keep(entry)
+    await this.report()
     await this.flush()
   }
 
   /** Lets a mark that can't be stored go. */
-  async letGo({ mark }: SetAside) {
-    await this.store.forget(mark.id)
-    await this.tell()
+  async letGo({ entry }: SetAside) {
+    await this.store.forget(entry.id)
+    await this.report()
   }
 
   /** Sends what waits; after a failure it tries again by itself, less and less often. */
@@ -112,21 +132,21 @@ export class MarkQueue {
     let left = false
     for (;;) {
       // Asked anew each time: more may have been tapped meanwhile, or another tab have sent some.
-      const mark = (await this.store.all()).waiting.find(({ id }) => !tried.has(id))
-      if (!mark || this.closed) break
-      tried.add(mark.id)
-      const outcome = await this.send(mark)
+      const entry = (await this.store.all()).waiting.find(({ id }) => !tried.has(id))
+      if (!entry || this.closed) break
+      tried.add(entry.id)
+      const outcome = await this.send(entry)
       if (outcome === 'no-server') {
         left = true
         break
       }
       if (outcome === 'server-fault') left = true
-      else if (outcome === 'stored') await this.store.forget(mark.id)
-      else await this.store.keep(mark, outcome.refused)
-      await this.tell()
+      else if (outcome === 'stored') await this.store.forget(entry.id)
+      else await this.store.keep(entry, outcome.refused)
+      await this.report()
     }
     this.failures = left ? this.failures + 1 : 0
-    await this.tell()
+    await this.report()
     if (left && !this.closed)
       this.again = setTimeout(
         () => void this.flush(),
@@ -134,13 +154,13 @@ export class MarkQueue {
       )
   }
 
-  private async send(mark: Mark): Promise<Outcome> {
+  private async send(entry: Entry): Promise<Outcome> {
     let response: Response
     try {
-      response = await this.post(`/c/${this.classId}/marks`, {
+      response = await this.post(`${this.address}/${isMark(entry) ? 'marks' : 'told'}`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(mark),
+        body: JSON.stringify(entry),
       })
     } catch {
       return 'no-server'
@@ -151,8 +171,8 @@ export class MarkQueue {
     if (response.status === 503 || forNow.includes(response.status)) return 'no-server'
     const reason = said?.problems?.join(' ') || `The server answered ${response.status}.`
     if (response.status < 500) return { refused: reason }
-    const faults = (this.faults.get(mark.id) ?? 0) + 1
-    this.faults.set(mark.id, faults)
+    const faults = (this.faults.get(entry.id) ?? 0) + 1
+    this.faults.set(entry.id, faults)
     return faults < mostFaults ? 'server-fault' : { refused: reason }
   }
 
@@ -160,7 +180,7 @@ export class MarkQueue {
     return (this.observer ??= this.store.observer())
   }
 
-  private async tell() {
+  private async report() {
     const state = { ...(await this.store.all()), offline: this.failures > 0 }
     if (!this.closed) this.changed(state)
     return state

@@ -1,18 +1,25 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import { markSchema, type Mark } from '@/core/evidence/mark'
+import type { Told } from '@/core/evidence/told'
 import { newId } from '../new-id'
 
-/** A mark that could not be stored by the server, with what it said. */
+/** What a device has to say to the server: a mark, or something else that is told at a station. */
+export type Entry = Mark | Told
+
+export const isMark = (entry: Entry): entry is Mark => !('kind' in entry)
+
+/** An entry that could not be stored by the server, with what it said. */
 export interface SetAside {
-  mark: Mark
+  entry: Entry
   reason: string
 }
 
 interface Kept {
-  /** In the order in which marks were made. */
+  /** In the order in which entries were made. */
   at: number
   classId: string
-  mark: Mark
+  /** Named when there was nothing but marks. */
+  mark: Entry
   /** Why the server can't store it; null: it waits to be sent. */
   reason: string | null
 }
@@ -23,11 +30,11 @@ interface Schema extends DBSchema {
 }
 
 /**
- * Marks kept on this device until the server has acknowledged them: they survive a reload, a restart and a closed
+ * Entries kept on this device until the server has acknowledged them: they survive a reload, a restart and a closed
  * lid. Where the browser keeps nothing (a private window, a full disk) they stay with the page, which says so.
  */
-export class MarkStore {
-  /** Marks that could not be kept: they are lost if the page goes. */
+export class OutboxStore {
+  /** Entries that could not be kept: they are lost if the page goes. */
   private readonly volatile = new Map<string, Kept>()
   private opened: Promise<IDBPDatabase<Schema>> | null = null
 
@@ -66,27 +73,27 @@ export class MarkStore {
     }
   }
 
-  async all(): Promise<{ waiting: Mark[]; aside: SetAside[]; volatile: boolean }> {
+  async all(): Promise<{ waiting: Entry[]; aside: SetAside[]; volatile: boolean }> {
     const stored = await this.open()
       .then((db) => db.getAllFromIndex('marks', 'byClass', this.classId))
       .catch(() => [])
     const all = [...stored, ...this.volatile.values()].sort((a, b) => a.at - b.at)
     return {
       waiting: all.filter(({ reason }) => reason === null).map(({ mark }) => mark),
-      aside: all.flatMap(({ mark, reason }) => (reason === null ? [] : [{ mark, reason }])),
+      aside: all.flatMap(({ mark, reason }) => (reason === null ? [] : [{ entry: mark, reason }])),
       volatile: this.volatile.size > 0,
     }
   }
 
-  /** Keeps a mark that waits, or with a reason one that is set aside. */
-  async keep(mark: Mark, reason: string | null = null) {
+  /** Keeps an entry that waits, or with a reason one that is set aside. */
+  async keep(entry: Entry, reason: string | null = null) {
     const { classId } = this
-    const kept: Kept = { at: Date.parse(mark.madeAt), classId, mark, reason }
+    const kept: Kept = { at: Date.parse(entry.madeAt), classId, mark: entry, reason }
     try {
       await (await this.open()).put('marks', kept)
-      this.volatile.delete(mark.id)
+      this.volatile.delete(entry.id)
     } catch {
-      this.volatile.set(mark.id, kept)
+      this.volatile.set(entry.id, kept)
     }
   }
 

@@ -1,0 +1,12 @@
+import { liveSession } from '@/server/room/pages'
+import { currentViewer } from '@/server/access/who-asks'
+import { eventStream } from '../../../../event-stream'
+
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ classId: string; sessionId: string }> },
+) {
+  const at = await params
+  const viewer = await currentViewer()
+  return eventStream(request, at.classId, () => liveSession(viewer, at))
+}

@@ -1,0 +1,74 @@
+import { and, count, eq, inArray, lt, sum } from 'drizzle-orm'
+import { finishedGame, visitLiking } from '../schema'
+import type { ClassScope } from '../scope'
+
+/** Games that were finished at a visit, and how many minutes they took together. */
+export interface Finished {
+  visitId: string
+  games: number
+  minutes: number
+}
+
+export interface Liked {
+  visitId: string
+  liked: boolean
+}
+
+/** What was finished at some visits; nothing where nothing was told. */
+export async function finishedOf(
+  { db, classId }: ClassScope,
+  visitIds: readonly string[],
+): Promise<Finished[]> {
+  return db
+    .select({
+      visitId: finishedGame.visitId,
+      games: count(),
+      minutes: sum(finishedGame.minutes).mapWith(Number),
+    })
+    .from(finishedGame)
+    .where(and(eq(finishedGame.classId, classId), inArray(finishedGame.visitId, [...visitIds])))
+    .groupBy(finishedGame.visitId)
+}
+
+/** Whether groups liked their game at some visits, where it was told. */
+export async function likedOf({ db, classId }: ClassScope, visitIds: readonly string[]): Promise<Liked[]> {
+  return db
+    .select({ visitId: visitLiking.visitId, liked: visitLiking.liked })
+    .from(visitLiking)
+    .where(and(eq(visitLiking.classId, classId), inArray(visitLiking.visitId, [...visitIds])))
+}
+
+export async function insertFinished(
+  { db, classId }: ClassScope,
+  row: Omit<typeof finishedGame.$inferInsert, 'classId'>,
+) {
+  await db
+    .insert(finishedGame)
+    .values({ ...row, classId })
+    .onConflictDoNothing()
+}
+
+/** What was told last stands. */
+export async function saveLiking(
+  { db, classId }: ClassScope,
+  row: Omit<typeof visitLiking.$inferInsert, 'classId'>,
+) {
+  await db
+    .insert(visitLiking)
+    .values({ ...row, classId })
+    .onConflictDoUpdate({
+      target: visitLiking.visitId,
+      set: { liked: row.liked, toldAt: row.toldAt },
+      setWhere: lt(visitLiking.toldAt, row.toldAt),
+    })
+}
+
+/** The class's pace is unknown again. */
+export async function deleteFinished({ db, classId }: ClassScope) {
+  await db.delete(finishedGame).where(eq(finishedGame.classId, classId))
+}
+
+/** Nobody has said what was liked. */
+export async function deleteLikings({ db, classId }: ClassScope) {
+  await db.delete(visitLiking).where(eq(visitLiking.classId, classId))
+}

@@ -1,0 +1,61 @@
+import { dequal } from 'dequal'
+import type { ShownMark } from '../session-board'
+import type { LiveSession } from './snapshot'
+
+/** What a device is told: at first everything, then what has changed. */
+export interface LiveChange extends Partial<Omit<LiveSession, 'marks' | 'links'>> {
+  /** All there is: whatever the device knew before is forgotten. */
+  full?: true
+  marks?: { put: ShownMark[]; gone: string[] }
+}
+
+export const everything = ({ marks, links: _links, ...rest }: LiveSession): LiveChange => ({
+  ...rest,
+  full: true,
+  marks: { put: marks, gone: [] },
+})
+
+/** What is different now; null: nothing. The time that is left is no difference: it passes by itself. */
+export function changeBetween(before: LiveSession, now: LiveSession): LiveChange | null {
+  const change: LiveChange = {}
+  if (before.clock.moved !== now.clock.moved || before.clock.canGoBack !== now.clock.canGoBack)
+    change.clock = now.clock
+  if (!dequal(before.absent, now.absent)) change.absent = now.absent
+  if (!dequal(before.finished, now.finished)) change.finished = now.finished
+  if (!dequal(before.liked, now.liked)) change.liked = now.liked
+  if (before.plan !== now.plan) change.plan = now.plan
+  const known = new Map(before.marks.map((mark) => [mark.id, mark]))
+  const put = now.marks.filter((mark) => !dequal(known.get(mark.id), mark))
+  const left = new Set(now.marks.map(({ id }) => id))
+  const gone = before.marks.flatMap(({ id }) => (left.has(id) ? [] : [id]))
+  if (put.length + gone.length > 0) change.marks = { put, gone }
+  return Object.keys(change).length > 0 ? change : null
+}
+
+/** What one device may be told of it. */
+export interface Sees {
+  /** Visits whose marks it sees; null: of all. */
+  visitIds: ReadonlySet<string> | null
+  /** The clock and nothing about children. */
+  clockOnly: boolean
+  /** The device of an adult: others are not told by which device an adult saw something. */
+  adult: boolean
+}
+
+/** The part of a change that a device may be told; null: nothing of it. */
+export function seenBy({ visitIds, clockOnly, adult }: Sees, change: LiveChange): LiveChange | null {
+  const { marks, absent, finished, liked, ...ofAll } = change
+  const mine = ({ visitId }: { visitId: string }) => visitIds === null || visitIds.has(visitId)
+  const seen: LiveChange = { ...ofAll }
+  if (!clockOnly) {
+    if (absent) seen.absent = absent
+    if (finished) seen.finished = finished.filter(mine)
+    if (liked) seen.liked = liked.filter(mine)
+    const put = marks?.put
+      .filter(mine)
+      .map((mark) => (adult || mark.byLink ? mark : { ...mark, observer: '' }))
+    if (marks && (put!.length > 0 || marks.gone.length > 0 || change.full))
+      seen.marks = { put: put!, gone: marks.gone }
+  }
+  return Object.keys(seen).length > 0 ? seen : null
+}

@@ -1,0 +1,10 @@
+/** Says nothing of itself; the same for the same visits, seats and children. */
+export function planRevision(
+  { slots, slotMinutes, visits }: { slots: number; slotMinutes: number; visits: readonly object[] },
+  { groups }: { groups: readonly { id: string; pupils: readonly string[] }[] },
+): string {
+  const text = JSON.stringify([slots, slotMinutes, visits, groups.map(({ id, pupils }) => [id, pupils])])
+  let hash = 2166136261
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619)
+  return (hash >>> 0).toString(36)
+}

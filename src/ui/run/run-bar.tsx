@@ -1,0 +1,96 @@
+'use client'
+
+import Link from 'next/link'
+import Button from 'react-bootstrap/Button'
+import type { RunPage } from '@/server/session-board'
+import { KeysButton } from '../keys/keys-sheet'
+import { clockInWords } from './use-countdown'
+
+export type ClockTap = 'start' | 'pause' | 'resume' | 'minute-more' | 'next' | 'finish' | 'back'
+
+/** The clock of a session, and what an adult does with it. */
+export function RunBar({
+  classId,
+  session,
+  times,
+  left,
+  busy,
+  onTap,
+  onLetIn,
+  onLate,
+}: {
+  classId: string
+  session: RunPage['session']
+  times: RunPage['times']
+  /** Milliseconds left of the slot. */
+  left: number
+  busy: boolean
+  onTap: (tap: ClockTap) => void
+  onLetIn: () => void
+  /** Null: nothing can be planned anew now. */
+  onLate: (() => void) | null
+}) {
+  const running = session.state === 'running'
+  const last = session.slot + 1 >= session.slots
+  const quiet = (tap: ClockTap, words: string) => (
+    <Button variant="quiet" disabled={busy} onClick={() => onTap(tap)}>
+      {words}
+    </Button>
+  )
+  return (
+    <header className="run-bar">
+      <div className="clock" role="timer" aria-label={running ? `${clockInWords(left)} left` : 'not started'}>
+        {clockInWords(left)}
+      </div>
+      <div className="grow">
+        <h1>
+          Slot {session.slot + 1} of {session.slots}
+        </h1>
+        <span className="small muted">
+          {!running
+            ? `planned for ${times[0].from}`
+            : session.paused
+              ? 'paused'
+              : left < 0
+                ? 'over time'
+                : `planned until ${times[session.slot]?.to ?? times.at(-1)!.to}`}
+        </span>
+      </div>
+      {running && (
+        <>
+          {quiet(session.paused ? 'resume' : 'pause', session.paused ? 'Go on' : 'Pause')}
+          {quiet('minute-more', '+1 minute')}
+          {onLate && (
+            <Button variant="quiet" onClick={onLate}>
+              Late?
+            </Button>
+          )}
+        </>
+      )}
+      <Button variant="quiet" onClick={onLetIn}>
+        Bring a helper
+      </Button>
+      <a className="btn btn-quiet" href={`/c/${classId}/room`} target="islands-room">
+        Curtain
+      </a>
+      {running && (
+        <>
+          {session.canGoBack && quiet('back', `Back to slot ${session.slot}`)}
+          {!last && quiet('finish', 'End here')}
+          <Button variant={left <= 0 ? 'primary' : 'quiet'} disabled={busy} onClick={() => onTap('next')}>
+            {last ? 'Finish' : 'Next slot'}
+          </Button>
+        </>
+      )}
+      {session.state === 'planned' && (
+        <Button disabled={busy} onClick={() => onTap('start')}>
+          Start session
+        </Button>
+      )}
+      <Link className="btn btn-plain" href={`/c/${classId}`}>
+        Harbour
+      </Link>
+      <KeysButton />
+    </header>
+  )
+}

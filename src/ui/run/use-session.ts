@@ -1,0 +1,94 @@
+'use client'
+
+import type { Told } from '@/core/evidence/told'
+import type { RunPage, RunVisit, ShownMark } from '@/server/session-board'
+import { awayAt, notSeen } from './board'
+import type { ToTell } from './outbox'
+import { isMark, type Entry } from './outbox-store'
+import { useCountdown } from './use-countdown'
+import { useLiveBoard } from './use-live-board'
+import { useMarks } from './use-marks'
+import type { MarksOf } from './use-outbox'
+
+const isTold = (entry: Entry): entry is Told => !isMark(entry)
+
+/** What marks of a child are about at a visit. */
+export const stepOfChild = (visit: RunVisit, pupilId: string): RunVisit['step'] =>
+  visit.children.find(({ id }) => id === pupilId)?.own?.step ?? visit.step
+
+/** Marks about what is played now: a child that plays another level since then is marked anew. */
+const aboutNow = (visits: readonly RunVisit[], marks: readonly ShownMark[]) => {
+  const byId = new Map(visits.map((visit) => [visit.id, visit]))
+  return marks.filter(({ visitId, pupilId, place, digital }) => {
+    const visit = byId.get(visitId)
+    if (!visit || digital) return true
+    const now = stepOfChild(visit, pupilId).place
+    return now.strand === place.strand && now.step === place.step
+  })
+}
+
+/**
+ * A session on this device: what all devices of it have recorded, and what this one does, which is seen at once, kept
+ * on the device and then stored.
+ * @param at where the session can be listened to
+ */
+export function useSession(of: MarksOf, at: string, page: RunPage) {
+  const { boardWith, noteTold, line } = useLiveBoard(at, page)
+  const stored = boardWith([])
+  const marks = useMarks(of, aboutNow(page.visits, stored.marks))
+  const board = boardWith(marks.waiting.filter(isTold))
+  const { session } = board
+  const running = session.state === 'running'
+  const left = useCountdown(session.leftMs, running && !session.paused)
+  const visits = page.visits.filter(({ slot }) => slot === session.slot)
+  const absent = awayAt(board.absent, session.slot)
+
+  function tell(what: ToTell) {
+    void marks.tell(what).then(noteTold)
+  }
+
+  return {
+    board,
+    session,
+    running,
+    /** Milliseconds left of the slot. */
+    left,
+    line,
+    marks,
+    /** Those of the slot under way. */
+    visits,
+    /** Who is away in this slot. */
+    absent,
+    names: new Map(
+      page.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
+    ),
+    unseen: notSeen(page.visits, absent, marks.markOf, marks.othersOf),
+    tell,
+    outcomeOf: (visitId: string) => ({
+      games: board.finished.find((one) => one.visitId === visitId)?.games ?? 0,
+      liked: board.liked.find((one) => one.visitId === visitId)?.liked,
+    }),
+    /** A game has been finished at a visit: it took the time since the slot began, or since the game before. */
+    finish(visitId: string) {
+      const before = board.finished.find((one) => one.visitId === visitId)?.minutes ?? 0
+      const minutes = Math.max(0.1, (session.fullMs - left) / 60_000 - before)
+      tell({ kind: 'finished', visitId, minutes: Math.min(120, minutes) })
+    },
+    like: (visitId: string, liked: boolean) => tell({ kind: 'liked', visitId, liked }),
+    setAway: (pupilId: string, away: { fromSlot: number } | null) =>
+      tell({
+        kind: 'absent',
+        sessionId: session.id,
+        pupilId,
+        absent: away !== null,
+        fromSlot: away?.fromSlot ?? 0,
+      }),
+    awayFrom: (pupilId: string) => board.absent.find((one) => one.pupilId === pupilId)?.fromSlot ?? null,
+  }
+}
+
+/** What of the line to other devices an adult has to know; null: nothing. */
+export function lineInWords(line: ReturnType<typeof useLiveBoard>['line']): string | null {
+  if (line === 'away') return 'No line to other devices'
+  return line === 'over' ? 'The session has ended' : null
+}
