@@ -34,6 +34,8 @@ export interface SessionClock {
   slots: number
   slotMinutes: number
   slot: number
+  /** When this was told, by the server's clock, in milliseconds. */
+  at: number
   /** Milliseconds left of the slot when this was told; negative: over time. */
   leftMs: number
   /** Milliseconds of the whole slot, minutes more included. */
@@ -124,6 +126,8 @@ export function clockOf(session: SessionRow, at: Date): SessionClock {
     slots,
     slotMinutes,
     slot,
+    // As time really passes, also where the clock is frozen for a test: devices hold it beside their own.
+    at: Date.now(),
     leftMs: leftOf(session, at),
     fullMs: (slotMinutes + extraMinutes) * 60_000,
     paused: pausedAt !== null,

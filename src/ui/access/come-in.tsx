@@ -8,10 +8,11 @@ import type { Answer } from '@/server/answer'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { Door } from './door'
+import { HandIn } from './hand-in'
 
 interface Props {
-  /** It had a link, which is good no longer. */
-  over: boolean
+  /** The class whose session the device was in; null: it had no link, or one that is forgotten. */
+  over: string | null
   comeIn: (given: { token: string } | { code: string }) => Promise<Answer<null>>
   leave: () => Promise<void>
 }
@@ -22,23 +23,22 @@ export function ComeIn({ over, comeIn, leave }: Props) {
   const [code, setCode] = useState('')
   const { problems, busy, save } = useSaving()
 
-  const give = useEffectEvent((given: { token: string } | { code: string }) =>
+  const give = useEffectEvent((given: { token: string }) =>
     save(
       () => comeIn(given),
-      () => router.refresh(),
+      // Read anew without what stood behind #: it is not to stay in the list of pages.
+      () => window.location.replace(window.location.pathname),
     ),
   )
   useEffect(() => {
     const token = window.location.hash.slice(1)
-    if (token === '') return
-    // Good for once on this device: it is not to stay in the list of pages.
-    window.history.replaceState(null, '', window.location.pathname)
-    give({ token })
+    if (token !== '') give({ token })
   }, [])
 
   return (
     <Door title="Come in by a code">
-      {over && (
+      {over !== null && <HandIn classId={over} />}
+      {over !== null && (
         <p>
           That session is over, or its code was ended.{' '}
           <Button variant="plain" size="sm" onClick={() => void leave().then(() => router.refresh())}>

@@ -7,7 +7,7 @@ export function berths(count: number): { x: number; y: number; radius: number }[
   const rows = Math.ceil(count / columns)
   const [wide, high] = [room.width / columns, room.height / rows]
   // Islands are a good deal wider than high, and a pennant stands over each.
-  const radius = Math.min(wide / 2.75, high / 2.75)
+  const radius = Math.min(wide / 3.05, high / 2.75)
   return Array.from({ length: count }, (_, i) => {
     const row = Math.floor(i / columns)
     const inRow = Math.min(columns, count - row * columns)

@@ -44,7 +44,7 @@ export function RoomView({ page, liveAt }: { page: RoomPage; liveAt: string }) {
   const places = berths(stations.length)
   return (
     <main className="room" aria-label="Room view">
-      <svg viewBox={`0 0 ${room.width} ${room.height}`} className="room-sea">
+      <svg viewBox={`0 0 ${room.width} ${room.height}`} className="board room-sea">
         {stations.map((station, i) => (
           <RoomIsland
             key={station.id}

@@ -64,7 +64,7 @@ export function LetInSheet({
         {digital && choose('station', 'A screen for children to play at')}
       </fieldset>
       {wanted.kind !== 'room' && (
-        <Form.Group controlId="let-in-station">
+        <Form.Group controlId="let-in-where">
           <Form.Label className="small">Station</Form.Label>
           <Form.Select
             value={wanted.stationId ?? ''}

@@ -85,20 +85,29 @@ export function StationColumn({
             )}
           </div>
           <div className="look-for tiny">{visit.texts.lookFors[0]}</div>
-          <details className="early tiny">
-            <summary>Stuck? Done early?</summary>
-            <p>
-              <strong>Stuck?</strong> {visit.texts.stuck}
-            </p>
-            <p>
-              <strong>Done early?</strong> {visit.texts.finishEarly}
-            </p>
-            {visit.texts.cautions.map((caution) => (
-              <p key={caution} className="caution">
-                {caution}
+          <div className="visit-line">
+            <details className="early tiny">
+              <summary>Stuck? Early?</summary>
+              <p>
+                <strong>Stuck?</strong> {visit.texts.stuck}
               </p>
-            ))}
-          </details>
+              <p>
+                <strong>Done early?</strong> {visit.texts.finishEarly}
+              </p>
+              {visit.texts.cautions.map((caution) => (
+                <p key={caution} className="caution">
+                  {caution}
+                </p>
+              ))}
+            </details>
+            <Outcome
+              title={station.title}
+              {...outcomeOf(visit.id)}
+              enabled={enabled}
+              onFinished={() => onFinished(visit.id)}
+              onLiked={(liked) => onLiked(visit.id, liked)}
+            />
+          </div>
           {setsOf(visit).map((set) => (
             <div key={set[0].id} className="set" role="group" aria-label={`${inWords(set)} together`}>
               {set.map((child) => (
@@ -119,13 +128,6 @@ export function StationColumn({
               ))}
             </div>
           ))}
-          <Outcome
-            title={station.title}
-            {...outcomeOf(visit.id)}
-            enabled={enabled}
-            onFinished={() => onFinished(visit.id)}
-            onLiked={(liked) => onLiked(visit.id, liked)}
-          />
         </div>
       ))}
     </section>

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import type { Told } from '@/core/evidence/told'
+import { noteServerTime } from './lateness'
 import { applied, livePartOf, withTold, type LivePart } from './live-board'
 import { useLive, type Line } from './use-live'
 
@@ -14,13 +15,14 @@ export function useLiveBoard(at: string, page: LivePart) {
   const router = useRouter()
   const [state, setState] = useState(() => ({ page, now: livePartOf(page), version: 0 }))
   const [told, setTold] = useState<{ version: number; all: readonly Told[] }>({ version: 0, all: [] })
-  const line: Line = useLive(at, (change) =>
+  const line: Line = useLive(at, (change) => {
+    if (change.clock) noteServerTime(change.clock.at)
     setState(({ page: from, now, version }) => ({
       page: from,
       now: applied(now, change),
       version: version + 1,
-    })),
-  )
+    }))
+  })
   // Read anew: what came over the line since is newer than the page, but for what only a page tells.
   if (state.page !== page)
     setState(({ now, version }) => ({

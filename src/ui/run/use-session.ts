@@ -1,14 +1,19 @@
 'use client'
 
+import { useMemo, useSyncExternalStore } from 'react'
 import type { Told } from '@/core/evidence/told'
 import type { RunPage, RunVisit, ShownMark } from '@/server/session-board'
 import { awayAt, notSeen } from './board'
 import type { ToTell } from './outbox'
 import { isMark, type Entry } from './outbox-store'
+import { latenessOf } from './lateness'
 import { useCountdown } from './use-countdown'
+import { useKeptPage } from './use-kept-page'
 import { useLiveBoard } from './use-live-board'
 import { useMarks } from './use-marks'
 import type { MarksOf } from './use-outbox'
+
+const never = () => () => undefined
 
 const isTold = (entry: Entry): entry is Told => !isMark(entry)
 
@@ -33,13 +38,23 @@ const aboutNow = (visits: readonly RunVisit[], marks: readonly ShownMark[]) => {
  * @param at where the session can be listened to
  */
 export function useSession(of: MarksOf, at: string, page: RunPage) {
-  const { boardWith, noteTold, line } = useLiveBoard(at, page)
-  const stored = boardWith([])
-  const marks = useMarks(of, aboutNow(page.visits, stored.marks))
+  const { boardWith, noteTold, line, version } = useLiveBoard(at, page)
+  const { marks: all } = boardWith([])
+  // The same array as long as nothing has changed: another one is taken for news.
+  const stored = useMemo(() => aboutNow(page.visits, all), [page.visits, all])
+  const marks = useMarks(of, stored)
   const board = boardWith(marks.waiting.filter(isTold))
   const { session } = board
   const running = session.state === 'running'
-  const left = useCountdown(session.leftMs, running && !session.paused)
+  useKeptPage(version, session.state === 'done' || line === 'over')
+  const late = useSyncExternalStore(
+    never,
+    () => latenessOf(page.session.at),
+    () => 0,
+  )
+  // A page from before goes on from where it would be by now, until the server speaks.
+  const leftMs = session.leftMs - (line === 'live' || session.paused || !running ? 0 : late)
+  const left = useCountdown(leftMs, running && !session.paused)
   const visits = page.visits.filter(({ slot }) => slot === session.slot)
   const absent = awayAt(board.absent, session.slot)
 
