@@ -40,6 +40,8 @@ import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } fro
 import { childPage, progressPage } from '../src/server/progress'
 import { adultsPage, invite, inviteToClass, letAdultGo } from '../src/server/access/adults'
 import { accountPage, signOutEverywhere } from '../src/server/access/sign-in'
+import { forgetLikings, forgetPace } from '../src/server/habits'
+import { quickNotePage, takeNoteAway } from '../src/server/notes'
 import { changeLevelNow, swapSeats } from '../src/server/room/at-station'
 import { endLinks, makeLink } from '../src/server/room/links'
 import { liveSession, roomPage } from '../src/server/room/pages'
@@ -138,6 +140,10 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['endLinks', endLinks as Any, () => ({ classId, sessionId })],
     ['roomPage', roomPage as Any, () => ({ classId, sessionId, names: true })],
     ['liveSession', liveSession as Any, () => ({ classId, sessionId })],
+    ['quickNotePage', quickNotePage as Any, () => ({ classId })],
+    ['takeNoteAway', takeNoteAway as Any, () => ({ classId, noteId: crypto.randomUUID() })],
+    ['forgetPace', forgetPace as Any, () => ({ classId })],
+    ['forgetLikings', forgetLikings as Any, () => ({ classId })],
     ['accountPage', accountPage as Any, () => ({})],
     ['adultsPage', adultsPage as Any, () => ({})],
     ['invite', invite as Any, () => ({ role: 'coordinator' })],

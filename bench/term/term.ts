@@ -1,3 +1,4 @@
+import { noHabits } from '../../src/core/planning/session/habits'
 import { seededChance, unit } from '@/core/chance/chance'
 import { expectedSuccess, ownBand } from '@/core/evidence/fit'
 import { ownStep, type Standing } from '@/core/evidence/own-step'
@@ -145,6 +146,7 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
         },
         seatedBefore: [],
         keptSeats: null,
+        habits: noHabits,
         room: { inventory: {}, played, marks: [], begun: strandIds.filter(followed), practised, day },
       },
     })

@@ -16,6 +16,7 @@ import { groupingOf } from '@/data/queries/groupings'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
+import { habitsOf } from './habits'
 import { levelMeasure, mainStrand, successAt, type FiguresInput } from './figures'
 import { soFar, stopAsking, type SoFar } from './heavy/threads'
 import { pagesOfGame } from './print/print'
@@ -114,7 +115,7 @@ export const gamesPage = readingClass(
   'gamesPage',
   gamesFilterSchema,
   async (scope, { classId: _classId, ...filter }) => {
-    const { children, groups } = await groupsWithChildren(scope)
+    const [{ children, groups }, { pace }] = await Promise.all([groupsWithChildren(scope), habitsOf(scope)])
     const chosen = groups.find(({ pennant }) => pennant === filter.group) ?? null
     const offeredTo = (chosen?.children ?? children).map(beginner)
     const rows = games.map((game): GameRow => {
@@ -126,8 +127,9 @@ export const gamesPage = readingClass(
       })
       const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
       const { id: levelId, title, params } = game.levels[level]
-      const { players: setOf, to, method, minutes, within } = levelMeasure(game.id, levelId)
-      const finishInSlot = within[setOf]?.[filter.slotMinutes] ?? 1
+      const { players: setOf, to, method, minutes: measured, within } = levelMeasure(game.id, levelId)
+      const minutes = measured && timesPace(measured, pace.factor)
+      const finishInSlot = shareWithin(within[setOf], filter.slotMinutes / pace.factor) ?? 1
       const items = game.materials(params).map(({ thing }) => nameOf(thing))
       return {
         id: game.id,
@@ -154,9 +156,24 @@ export const gamesPage = readingClass(
       rows,
       groups: groups.map(({ pennant }) => pennant),
       filter: { ...filter, group: chosen ? filter.group : null },
+      pace,
     }
   },
 )
+
+const timesPace = ({ p10, p50, p90 }: { p10: number; p50: number; p90: number }, factor: number) => ({
+  p10: p10 * factor,
+  p50: p50 * factor,
+  p90: p90 * factor,
+})
+
+/** Share of games that end within some minutes, between whole ones in proportion; null: time-boxed or not measured. */
+function shareWithin(within: number[] | null | undefined, minutes: number): number | null {
+  if (!within) return null
+  const at = Math.min(within.length - 1, minutes)
+  const before = Math.floor(at)
+  return within[before] + (within[Math.ceil(at)] - within[before]) * (at - before)
+}
 
 /** Whether a level practises what is asked for, within the range. */
 function suits({ steps, to }: LevelMeasure, { strand, to: most }: GamesFilter): boolean {
@@ -221,7 +238,7 @@ export const gamePage = readingClass(
   gamePageSchema,
   async (scope, { gameId, levelId, params, players, slotMinutes, view }) => {
     const game = gameOf(gameId)
-    const { children } = await groupsWithChildren(scope)
+    const [{ children }, { pace }] = await Promise.all([groupsWithChildren(scope), habitsOf(scope)])
     const success = successAt(
       gameId,
       children.map(({ rightAlone }) => rightAlone),
@@ -234,12 +251,21 @@ export const gamePage = readingClass(
     const changed = params === undefined ? null : game.params.safeParse(params)
     const rules = changed?.success ? changed.data : level.params
     const setOf = Math.min(game.players.max, Math.max(game.players.min, players ?? game.players.typical))
+    const asked = {
+      players: setOf,
+      slotMinutes,
+      games: playedHere,
+      // Left out where it is the usual one: then everything was measured beforehand.
+      ...(pace.factor === 1 ? {} : { pace: { factor: pace.factor } }),
+    }
     const input: FiguresInput = changed?.success
-      ? { game: gameId, params: rules, players: setOf, slotMinutes, games: playedHere }
-      : { game: gameId, level: level.id, players: setOf, slotMinutes, games: playedHere }
+      ? { game: gameId, params: rules, ...asked }
+      : { game: gameId, level: level.id, ...asked }
     const measure = levelMeasure(gameId, level.id)
     const figures =
-      view === 'figures' ? await figuresOf(game, input, changed?.success ? null : measure) : null
+      view === 'figures'
+        ? await figuresOf(game, input, changed?.success || pace.factor !== 1 ? null : measure)
+        : null
     // Two sets beside each other; of a whole-class game there is one.
     const forChildren = game.room.whole ? setOf : setOf * 2
     return {
@@ -265,7 +291,8 @@ export const gamePage = readingClass(
       input,
       /** Worked out where they are looked at. */
       figures,
-      known: changed?.success ? null : knownOf(measure, setOf, slotMinutes),
+      pace,
+      known: changed?.success ? null : knownOf(measure, setOf, slotMinutes, pace.factor),
       pages: await pagesOfGame(scope, gameId, level.id, forChildren),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
@@ -300,8 +327,13 @@ function knownOf(
   { players, minutes, within }: LevelMeasure,
   setOf: number,
   slotMinutes: number,
+  factor: number,
 ): KnownFigures {
-  return { players, minutes, finishInSlot: within[setOf]?.[slotMinutes] ?? null }
+  return {
+    players,
+    minutes: minutes && { mean: minutes.mean * factor, ...timesPace(minutes, factor) },
+    finishInSlot: shareWithin(within[setOf], slotMinutes / factor),
+  }
 }
 
 /** The adult waits no longer for the figures of a game. */

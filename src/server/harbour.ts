@@ -7,6 +7,7 @@ import { heldSessions, nextSession, type StationMode, type StoredSession } from 
 import { childrenOf } from './children'
 import { classIdSchema } from './classes'
 import { timeIn, todayIn } from './clock'
+import { habitsOf } from './habits'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { workOutSession } from './plan/context'
 import { pagesOfSession } from './print/print'
@@ -81,7 +82,7 @@ export const harbourPage = readingClass('harbourPage', classIdSchema, async (sco
   const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)
   if (!grouping) return { ...frame, session: null }
 
-  const view = await workOutSession(session, grouping, children)
+  const view = await workOutSession(session, grouping, children, await habitsOf(scope))
   const now = view.visits.filter(({ slot }) => slot === session.slot)
   return {
     ...frame,

@@ -1,13 +1,17 @@
+import type { How } from '@/core/evidence/mark'
+import type { NoteTag } from '@/core/evidence/note'
+import { strategiesFor } from '@/core/skills/strategies'
 import { z } from 'zod'
 import { usualCount, type MovingUp } from '@/core/evidence/moving-up'
 import { weigh } from '@/core/evidence/policies'
 import { gameOf } from '@/core/games'
 import { addDays, type Day } from '@/core/planning/calendar'
-import { stepIndex, strandIds, type StrandId } from '@/core/skills'
+import { stepIndex, strandIds, type StepPlace, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { bandsOf, lastPointsOf, type BandPoint } from '@/data/queries/estimates'
 import { latestOf, seenLately } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
+import { notesOf } from '@/data/queries/notes'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { sessionOf } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
@@ -101,6 +105,13 @@ export const progressPage = readingClass(
   },
 )
 
+/** How a child did something, as far as it was said. */
+const howAt = (place: StepPlace, { strategy, objects, explained }: How) => ({
+  strategy: strategiesFor(place).find(({ id }) => id === strategy)?.title ?? null,
+  objects,
+  explained,
+})
+
 /** Records a child's page shows, the newest first. */
 const mostRecords = 60
 
@@ -109,12 +120,13 @@ const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass('childPage', childSchema, async (scope, { pupilId }) => {
   const today = todayIn(scope.classroom.timeZone)
-  const [children, grouping, bands, records, style] = await Promise.all([
+  const [children, grouping, bands, records, style, notes] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     bandsOf(scope, { pupilId }, { dailyFrom: addDays(today, -28) }),
     latestOf(scope, pupilId, mostRecords),
     houseStyleOf(scope),
+    notesOf(scope, pupilId),
   ])
   const child = children.find(({ id }) => id === pupilId)
   if (!child) throw new NotHere()
@@ -158,7 +170,7 @@ export const childPage = readingClass('childPage', childSchema, async (scope, { 
       band: toDraw(bands.filter(({ strand }) => strand === id)),
     })),
     records: records.map(
-      ({ id, strand, step, judged, right, of, digital, slips, schoolDay, gameId, slot }) => ({
+      ({ id, strand, step, judged, right, of, digital, slips, how, linkId, schoolDay, gameId, slot }) => ({
         id,
         strand,
         step,
@@ -166,12 +178,17 @@ export const childPage = readingClass('childPage', childSchema, async (scope, { 
         right,
         of,
         digital,
-        slips: slips ?? [],
+        slips: [...(slips ?? []), ...(how?.slip ? [{ reason: how.slip, count: 1 }] : [])],
+        /** How it was done, in words of the step. */
+        how: how && howAt({ strand, step }, how),
+        /** By somebody who came in by a code. */
+        byHelper: linkId !== null,
         schoolDay,
         /** Where it was seen. */
         at: gameId === null || slot === null ? null : { game: gameOf(gameId).title, slot: slot + 1 },
       }),
     ),
+    notes: notes.map(({ id, words, tags, schoolDay }) => ({ id, words, tags: tags as NoteTag[], schoolDay })),
     /** There may be more records than are shown. */
     more: records.length === mostRecords,
     today,

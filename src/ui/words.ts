@@ -140,3 +140,12 @@ export function adviceInWords({ change, amount, why, before, after }: Advice): {
         : `A child waits ${inHundred(after.waitingShare)} % of the time instead of ${inHundred(before.waitingShare)} %.`
   return { heading, found }
 }
+
+/** By whose pace minutes are told; null: by the usual one, as nothing else is known. */
+export function paceInWords({ factor, games }: { factor: number; games: number }): string | null {
+  if (games === 0) return null
+  const from = `from ${many(games, 'timed game')}`
+  const percent = Math.round(Math.abs(factor - 1) * 100)
+  if (percent === 0) return `At this class’s own pace, which is the usual one (${from}).`
+  return `At this class’s own pace: ${percent} % ${factor > 1 ? 'longer' : 'shorter'} than usual (${from}).`
+}

@@ -30,6 +30,9 @@ const waysIn = ['signed_in', 'invitation', 'link']
 /** Tables that no document holds. */
 export const leftOut = [...derived, ...waysIn]
 
+/** Tables that are of a school and of no class. */
+export const ofSchoolOnly = ['school']
+
 /** Columns that a class's document leaves out: of its school, of passwords and of devices. */
 export const leftOutOfClass: Record<string, readonly string[]> = {
   adult: ['school_id', 'office', 'sign_in_name', 'password'],

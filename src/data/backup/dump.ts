@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import { leftOut, leftOutOfClass, type DocumentKind, type IslandsDocument, type Row } from './document'
+import { leftOut, leftOutOfClass, ofSchoolOnly, type DocumentKind, type IslandsDocument, type Row } from './document'
 
 type Db = Database | Transaction
 
@@ -89,7 +89,7 @@ export async function* dumpText(db: Db, classId: string | null = null): AsyncGen
   yield `${JSON.stringify(head).slice(0, -1)},"tables":{\n`
   let first = true
   for (const table of await tablesInOrder(db)) {
-    if (leftOut.includes(table)) continue
+    if (leftOut.includes(table) || (classId !== null && ofSchoolOnly.includes(table))) continue
     yield `${first ? '' : ',\n'}${JSON.stringify(table)}:[`
     first = false
     let begun = false

@@ -1,5 +1,5 @@
-import { and, count, eq, inArray, lt, sum } from 'drizzle-orm'
-import { finishedGame, visitLiking } from '../schema'
+import { and, count, desc, eq, inArray, lt, sql, sum } from 'drizzle-orm'
+import { finishedGame, station, visit, visitLiking } from '../schema'
 import type { ClassScope } from '../scope'
 
 /** Games that were finished at a visit, and how many minutes they took together. */
@@ -71,4 +71,42 @@ export async function deleteFinished({ db, classId }: ClassScope) {
 /** Nobody has said what was liked. */
 export async function deleteLikings({ db, classId }: ClassScope) {
   await db.delete(visitLiking).where(eq(visitLiking.classId, classId))
+}
+
+/** A game that was timed, at the level its group played. */
+export interface TimedGame {
+  gameId: string
+  levelId: string
+  minutes: number
+}
+
+/** The latest games that were finished, oldest first. */
+export async function timedGames({ db, classId }: ClassScope, most: number): Promise<TimedGame[]> {
+  const rows = await db
+    .select({ gameId: station.gameId, levelId: visit.levelId, minutes: finishedGame.minutes })
+    .from(finishedGame)
+    .innerJoin(visit, eq(visit.id, finishedGame.visitId))
+    .innerJoin(station, eq(station.id, visit.stationId))
+    .where(eq(finishedGame.classId, classId))
+    .orderBy(desc(finishedGame.madeAt), finishedGame.id)
+    .limit(most)
+  return rows.reverse()
+}
+
+/** By game: how often a group liked it, of how often that was told. */
+export async function likingNotes({
+  db,
+  classId,
+}: ClassScope): Promise<{ gameId: string; liked: number; of: number }[]> {
+  return db
+    .select({
+      gameId: station.gameId,
+      liked: sql<number>`(count(*) filter (where ${visitLiking.liked}))::int`,
+      of: count(),
+    })
+    .from(visitLiking)
+    .innerJoin(visit, eq(visit.id, visitLiking.visitId))
+    .innerJoin(station, eq(station.id, visit.stationId))
+    .where(eq(visitLiking.classId, classId))
+    .groupBy(station.gameId)
 }

@@ -21,6 +21,7 @@ import { backUpNow, lookIntoBackup, restoreBackup } from '../keeping/backups'
 import { exportChild, exportClass, exportClassList, importClass } from '../keeping/documents'
 import { eraseChild } from '../keeping/erase'
 import { settingsPage } from '../keeping/settings'
+import { forgetLikings, forgetPace } from '../habits'
 import { changeHouseStyle } from '../house-style'
 import { earlierGroups, gameFit, groupsPage, proposeGroups, saveGroups } from '../groups/groups'
 import { joinGroup } from '../groups/join'
@@ -28,6 +29,7 @@ import { harbourPage } from '../harbour'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from '../plan/plan'
 import { countInBag, missInBag, previewPages, printPdf, printPage, putIntoBags } from '../print/print'
 import { childPage, progressPage } from '../progress'
+import { quickNotePage, takeNoteAway } from '../notes'
 import { recordMark } from '../marks/marks'
 import { changeLevelNow, swapSeats } from '../room/at-station'
 import { endLinks, makeLink } from '../room/links'
@@ -107,6 +109,8 @@ async function attempts() {
     countInBag: (who) =>
       countInBag(who, { classId, item: 'landfall/label', count: 1, missing: 0, laminated: false }),
     checkPage: (who) => checkPage(who, { classId, pupilId }),
+    quickNotePage: (who) => quickNotePage(who, { classId }),
+    takeNoteAway: (who) => takeNoteAway(who, { classId, noteId: id() }),
     sheetsPage: (who) => sheetsPage(who, { classId, sessionId }),
     heldOnPaper: (who) => heldOnPaper(who, { classId, sessionId }),
     missInBag: (who) => missInBag(who, { classId, item: 'landfall/label' }),
@@ -136,6 +140,8 @@ async function attempts() {
     changeLevelNow: (who) => changeLevelNow(who, { classId, visitId: visit.id, pupilId, to: 'harder' }),
     swapSeats: (who) =>
       swapSeats(who, { classId, visitId: visit.id, pupilId, withId: visit.children.at(-1)!.id }),
+    forgetPace: (who) => forgetPace(who, { classId }),
+    forgetLikings: (who) => forgetLikings(who, { classId }),
     makeLink: (who) => makeLink(who, { classId, sessionId, kind: 'room' }),
     endLinks: (who) => endLinks(who, { classId, sessionId: id() }),
     progressPage: (who) => progressPage(who, { classId }),

@@ -38,6 +38,8 @@ export const whoMay = {
   saveLinks: teaching,
   changeHouseStyle: teaching,
   checkPage: teaching,
+  quickNotePage: teaching,
+  takeNoteAway: teaching,
 
   // Groups and games
   groupsPage: reading,
@@ -88,6 +90,8 @@ export const whoMay = {
   endLinks: teaching,
 
   // What is kept
+  forgetPace: teaching,
+  forgetLikings: teaching,
   settingsPage: reading,
   exportClass: teaching,
   exportClassList: reading,

@@ -1,11 +1,14 @@
 import { readdirSync, statSync } from 'node:fs'
 import { join, resolve } from 'node:path'
+import { gameOf } from '@/core/games'
+import type { Habits } from '@/core/planning/session/habits'
 import { backupsIn, mostBackups, type BackupFile } from '@/data/backup/files'
 import { dataFolder } from '@/data/connection'
 import { sizes } from '@/data/queries/classes'
 import { pupilsOf } from '@/data/queries/pupils'
 import { classIdSchema, displayName } from '../classes'
 import { now, todayIn } from '../clock'
+import { habitsOf } from '../habits'
 import { readingClass } from '../use-case'
 import { ownBackupFolder } from './backups'
 
@@ -18,6 +21,8 @@ export interface SettingsPage {
   folder: string
   /** What is kept in all, and how large it is; null: on a database server. */
   kept: { classes: number; children: number; marks: number; bytes: number | null }
+  /** What the class has shown at its stations. */
+  habits: { pace: Habits['pace']; liked: { title: string; liked: number; of: number }[] }
   today: string
   now: string
 }
@@ -27,7 +32,11 @@ export const settingsPage = readingClass(
   'settingsPage',
   classIdSchema,
   async (scope): Promise<SettingsPage> => {
-    const [pupils, kept] = await Promise.all([pupilsOf(scope), sizes(scope.db)])
+    const [pupils, kept, { pace, liked }] = await Promise.all([
+      pupilsOf(scope),
+      sizes(scope.db),
+      habitsOf(scope),
+    ])
     return {
       classroom: { name: scope.classroom.name, timeZone: scope.classroom.timeZone },
       children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
@@ -35,6 +44,10 @@ export const settingsPage = readingClass(
       mostBackups,
       folder: resolve(ownBackupFolder()),
       kept: { ...kept, bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
+      habits: {
+        pace,
+        liked: Object.entries(liked).map(([gameId, notes]) => ({ title: gameOf(gameId).title, ...notes })),
+      },
       today: todayIn(scope.classroom.timeZone),
       now: now().toISOString(),
     }

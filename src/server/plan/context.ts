@@ -1,5 +1,6 @@
 import { addDays, type Day } from '@/core/planning/calendar'
 import type { PlanContext, PlannedGrouping, Room } from '@/core/planning/session/context'
+import type { Habits } from '@/core/planning/session/habits'
 import { latelyDays } from '@/core/planning/session/past'
 import type { Plan, PlacedPlan } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
@@ -12,6 +13,7 @@ import { inventoryOf } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from '../children'
 import { todayIn } from '../clock'
+import { habitsOf } from '../habits'
 import { planThread } from '../heavy/threads'
 
 /** A plan takes a moment; one that takes longer than this has gone wrong. */
@@ -42,17 +44,19 @@ function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child
 export async function readClass(scope: ClassScope) {
   const today = todayIn(scope.classroom.timeZone)
   const lately = addDays(today, -latelyDays)
-  const [children, inventory, played, seatedBefore, marks] = await Promise.all([
+  const [children, inventory, played, seatedBefore, marks, habits] = await Promise.all([
     childrenOf(scope),
     inventoryOf(scope),
     playedIn(scope),
     seatedSince(scope, lately),
     marksSince(scope, lately),
+    habitsOf(scope),
   ])
   return (grouping: StoredGrouping, day: Day): PlanContext & { room: Room } => ({
     grouping: groupsOf(grouping, children),
     seatedBefore,
     keptSeats: null,
+    habits,
     room: { inventory, played, marks, begun: begunBy(children), practised: practisedBy(children), day },
   })
 }
@@ -87,12 +91,14 @@ export function workOutSession(
   session: StoredSession,
   grouping: StoredGrouping,
   children: readonly Child[],
+  habits: Habits,
 ): Promise<PlanView> {
   const keptSeats = session.visits.map(({ slot, groupId, seats }) => ({ slot, groupId, seats }))
   return workOutPlan(planOf(session), {
     grouping: groupsOf(grouping, children),
     seatedBefore: [],
     keptSeats,
+    habits,
     room: null,
   })
 }

@@ -17,6 +17,7 @@ import { nextSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf } from '../children'
 import { classIdSchema } from '../classes'
+import { habitsOf } from '../habits'
 import { printThread } from '../heavy/threads'
 import { workOutSession } from '../plan/context'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
@@ -105,7 +106,7 @@ async function sessionSource(scope: ClassScope) {
   if (!session) return null
   const [grouping, children] = await Promise.all([groupingOf(scope, session.groupingId), childrenOf(scope)])
   if (!grouping) return null
-  const view = await workOutSession(session, grouping, children)
+  const view = await workOutSession(session, grouping, children, await habitsOf(scope))
   const day = new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',
     day: 'numeric',

@@ -2,12 +2,23 @@
 
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
+import type { Action } from '@/server/answer'
+import type { quickNotePage } from '@/server/notes'
 import type { ClassCard } from '@/data/queries/classes'
+import { QuickNote } from '../note/quick-note'
 import { besides, places } from './places'
 import { Shortcuts } from './shortcuts'
 
 /** The bar of the weekly loop: which class, and which place of the course. */
-export function CourseBar({ classId, classes }: { classId: string; classes: ClassCard[] }) {
+export function CourseBar({
+  classId,
+  classes,
+  loadNotes,
+}: {
+  classId: string
+  classes: ClassCard[]
+  loadNotes: Action<typeof quickNotePage>
+}) {
   const router = useRouter()
   const path = usePathname()
   const here = classes.find(({ id }) => id === classId)
@@ -53,6 +64,7 @@ export function CourseBar({ classId, classes }: { classId: string; classes: Clas
         </ol>
       </nav>
       <div className="bar-end">
+        {here?.part === 'teacher' && <QuickNote classId={classId} load={loadNotes} />}
         {besides.map(({ part: beside, title }) => (
           <Link
             key={beside}

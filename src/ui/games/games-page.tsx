@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import type { GameRow, GamesFilter as Filter } from '@/server/games'
 import { LengthStrip } from '../charts/length-strip'
-import { zoneInShort } from '../words'
+import { paceInWords, zoneInShort } from '../words'
 import { GamesFilter } from './games-filter'
 
 interface Props {
@@ -11,10 +11,11 @@ interface Props {
   rows: GameRow[]
   groups: number[]
   filter: Filter
+  pace: { factor: number; games: number }
 }
 
 /** Every game with its length against the slot: a few to begin with, then those that fit, then the rest. */
-export function GamesPage({ classId, rows, groups, filter }: Props) {
+export function GamesPage({ classId, rows, groups, filter, pace }: Props) {
   const fitting = rows.filter(({ fits }) => fits)
   const starters = fitting.filter(({ starter }) => starter)
   const more = fitting.filter(({ starter }) => !starter)
@@ -27,6 +28,7 @@ export function GamesPage({ classId, rows, groups, filter }: Props) {
             {fitting.length} of {rows.length} games fit
           </h1>
           <GamesFilter filter={filter} groups={groups} />
+          {paceInWords(pace) && <p className="small muted">{paceInWords(pace)}</p>}
         </div>
       </div>
       <Section title="To begin with" rows={starters} classId={classId} filter={filter} />

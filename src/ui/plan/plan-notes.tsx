@@ -1,6 +1,6 @@
 import { groupNames } from '@/core/grouping/pennants'
 import type { PlanView } from '@/core/planning/session/work-out'
-import { oneDecimal, many } from '../words'
+import { oneDecimal, many, paceInWords } from '../words'
 import { adultsInWords } from './adults-in-words'
 import { partnersInWords, WhoWithWhom } from './who-with-whom'
 
@@ -44,6 +44,22 @@ export function PlanNotes({ view }: { view: PlanView }) {
           {times.ends}
           {times.over > 0 && <span className="clash-text">, {times.over} minutes over the lesson</span>}
         </dd>
+        {paceInWords(view.pace) && (
+          <>
+            <dt>Pace</dt>
+            <dd>{paceInWords(view.pace)}</dd>
+          </>
+        )}
+        {view.liked.length > 0 && (
+          <>
+            <dt>Liked</dt>
+            <dd>
+              {view.liked
+                .map(({ title, liked, of }) => `${title} ${liked} of ${many(of, 'time')}`)
+                .join(', ')}
+            </dd>
+          </>
+        )}
         {showFirst.length > 0 && (
           <>
             <dt>Show first</dt>

@@ -1,6 +1,8 @@
 import Link from 'next/link'
 import { stepOf, strandOf } from '@/core/skills'
 import { groupNames } from '@/core/grouping/pennants'
+import type { Action } from '@/server/answer'
+import type { takeNoteAway as takeAway } from '@/server/notes'
 import type { childPage } from '@/server/progress'
 import { BandChart } from '../charts/band-chart'
 import { Pennant } from '../pennant'
@@ -8,6 +10,7 @@ import { slipInWords } from '../show/in-words'
 import { MarkSign } from '../run/child-row'
 import { dayInShort, fitInWords, reasonInWords } from '../words'
 import { ChildDetails, type ChildActions } from './child-details'
+import { Notes } from './notes'
 import { TaskCard } from './task-card'
 import { Why } from './why'
 
@@ -16,7 +19,12 @@ type Page = Awaited<ReturnType<typeof childPage>>
 const judgedWords = { own: 'on their own', help: 'with help', notYet: 'not yet' } as const
 
 /** One child: what is believed on each strand, how it moved, and every record it rests on. */
-export function ChildPage({ classId, page, ...actions }: ChildActions & { classId: string; page: Page }) {
+export function ChildPage({
+  classId,
+  page,
+  takeNoteAway,
+  ...actions
+}: ChildActions & { classId: string; page: Page; takeNoteAway: Action<typeof takeAway> }) {
   const { child, suggestion, weighed, movingUp, group, strands, records, today } = page
   const place = { strand: suggestion.strand, step: suggestion.step }
   return (
@@ -79,31 +87,46 @@ export function ChildPage({ classId, page, ...actions }: ChildActions & { classI
               <p className="muted">Nothing yet. Marks of a session stand here with their day.</p>
             )}
             <ul className="rows small">
-              {records.map(({ id, strand, step, judged, right, of, digital, slips, schoolDay, at }) => (
-                <li key={id}>
-                  {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
-                  <span className="grow">
-                    {stepOf({ strand, step }).short}:{' '}
-                    {judged ? judgedWords[judged] : `${right} of ${of} right`}
-                    {digital && <span className="digital-sign">digital</span>}
-                    {slips.map(({ reason }) => (
-                      <span key={reason} className="slip-line muted">
-                        {slipInWords[reason]}
-                      </span>
-                    ))}
-                    {at && (
-                      <span className="muted">
-                        {' '}
-                        · {at.game}, slot {at.slot}
-                      </span>
-                    )}
-                  </span>
-                  <span className="muted">{dayInShort(schoolDay)}</span>
-                </li>
-              ))}
+              {records.map(
+                ({ id, strand, step, judged, right, of, digital, slips, how, byHelper, schoolDay, at }) => (
+                  <li key={id}>
+                    {judged ? <MarkSign judged={judged} /> : <span className="tally-sign" aria-hidden />}
+                    <span className="grow">
+                      {stepOf({ strand, step }).short}:{' '}
+                      {judged ? judgedWords[judged] : `${right} of ${of} right`}
+                      {digital && <span className="digital-sign">digital</span>}
+                      {slips.map(({ reason }) => (
+                        <span key={reason} className="slip-line muted">
+                          {slipInWords[reason]}
+                        </span>
+                      ))}
+                      {how && (
+                        <span className="slip-line muted">
+                          {[
+                            how.strategy,
+                            how.objects && 'needed objects',
+                            how.explained && 'explained clearly',
+                          ]
+                            .filter(Boolean)
+                            .join(', ')}
+                        </span>
+                      )}
+                      {byHelper && <span className="muted"> · seen by a helper</span>}
+                      {at && (
+                        <span className="muted">
+                          {' '}
+                          · {at.game}, slot {at.slot}
+                        </span>
+                      )}
+                    </span>
+                    <span className="muted">{dayInShort(schoolDay)}</span>
+                  </li>
+                ),
+              )}
             </ul>
             {page.more && <p className="muted small">and older ones</p>}
           </section>
+          <Notes classId={classId} notes={page.notes} takeAway={takeNoteAway} />
           <ChildDetails key={child.name} classId={classId} child={child} {...actions} />
         </div>
       </div>

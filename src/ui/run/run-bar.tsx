@@ -18,6 +18,7 @@ export function RunBar({
   onTap,
   onLetIn,
   onLate,
+  note,
 }: {
   classId: string
   session: RunPage['session']
@@ -29,6 +30,7 @@ export function RunBar({
   onLetIn: () => void
   /** Null: nothing can be planned anew now. */
   onLate: (() => void) | null
+  note: React.ReactNode
 }) {
   const running = session.state === 'running'
   const last = session.slot + 1 >= session.slots
@@ -90,6 +92,7 @@ export function RunBar({
       <Link className="btn btn-plain" href={`/c/${classId}`}>
         Harbour
       </Link>
+      {note}
       <KeysButton />
     </header>
   )

@@ -2,10 +2,12 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
+import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { judgements, type Judgement } from '@/core/evidence/observation'
 import type { Action } from '@/server/answer'
 import type { joinGroup } from '@/server/groups/join'
+import type { quickNotePage } from '@/server/notes'
 import type { missInBag } from '@/server/print/print'
 import type { changeLevelNow, swapSeats } from '@/server/room/at-station'
 import type { endLinks, makeLink } from '@/server/room/links'
@@ -13,10 +15,10 @@ import type { tapClock } from '@/server/run'
 import type { RunPage } from '@/server/session-board'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
+import { QuickNote } from '../note/quick-note'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { keyOf, nextRow, rowsOf } from './board'
 import { markWords } from './child-row'
-import { LetInSheet } from './let-in-sheet'
 import { Newcomers } from './newcomers'
 import { NotStored } from './not-stored'
 import { OpenChild } from './open-child'
@@ -26,6 +28,8 @@ import { StationColumn } from './station-column'
 import { ofClass } from './use-outbox'
 import { useSession } from './use-session'
 
+const LetInSheet = dynamic(() => import('./let-in-sheet').then((module) => module.LetInSheet))
+
 export interface RunActions {
   tapClock: Action<typeof tapClock>
   joinGroup: Action<typeof joinGroup>
@@ -34,6 +38,7 @@ export interface RunActions {
   swapSeats: Action<typeof swapSeats>
   makeLink: Action<typeof makeLink>
   endLinks: Action<typeof endLinks>
+  loadNotes: Action<typeof quickNotePage>
 }
 
 /** The session as it runs: the clock, who is where, one tap for what was seen. */
@@ -117,6 +122,7 @@ export function RunBoard({
         onTap={tap}
         onLetIn={() => setLettingIn(true)}
         onLate={null}
+        note={<QuickNote classId={classId} load={actions.loadNotes} />}
       />
       <main className="run-stations" onKeyDown={steer}>
         <Problems problems={problems} />

@@ -2,7 +2,9 @@
 
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import type { inviteToClass } from '@/server/access/adults'
 import type { Action } from '@/server/answer'
+import type { forgetLikings, forgetPace } from '@/server/habits'
 import type { backUpNow, lookIntoBackup, restoreBackup } from '@/server/keeping/backups'
 import type { eraseChild } from '@/server/keeping/erase'
 import type { SettingsPage as Page } from '@/server/keeping/settings'
@@ -11,6 +13,8 @@ import { useSaving } from '../sheets/use-saving'
 import { many } from '../words'
 import { BringBack } from './bring-back'
 import { ChildData } from './child-data'
+import { ClassAdults } from './class-adults'
+import { ClassHabits } from './class-habits'
 import { ImportClass } from './import-class'
 import { bytesInWords, momentInWords } from './keeping-in-words'
 
@@ -21,6 +25,11 @@ interface Props {
   lookInto: Action<typeof lookIntoBackup>
   restore: Action<typeof restoreBackup>
   erase: Action<typeof eraseChild>
+  /** Where other devices reach this computer; null: they can't. */
+  address: string | null
+  invite: Action<typeof inviteToClass>
+  forgetPace: Action<typeof forgetPace>
+  forgetLikings: Action<typeof forgetLikings>
 }
 
 const reasons = {
@@ -35,7 +44,8 @@ const reasons = {
 const sentence = (words: string) => words[0].toUpperCase() + words.slice(1)
 
 /** What is kept, how large it is, when it was last backed up; what goes out, comes in and is erased. */
-export function SettingsPage({ classId, page, backUp, lookInto, restore, erase }: Props) {
+export function SettingsPage(props: Props) {
+  const { classId, page, backUp, lookInto, restore, erase } = props
   const { problems, busy, save } = useSaving()
   const [opened, setOpened] = useState<string | null>(null)
   const { backups, kept, classroom, now } = page
@@ -95,6 +105,13 @@ export function SettingsPage({ classId, page, backUp, lookInto, restore, erase }
           </ul>
         </section>
         <div>
+          <ClassAdults classId={classId} address={props.address} invite={props.invite} />
+          <ClassHabits
+            classId={classId}
+            habits={page.habits}
+            forgetPace={props.forgetPace}
+            forgetLikings={props.forgetLikings}
+          />
           <section aria-labelledby="class-title">
             <h2 className="section" id="class-title">
               {classroom.name} as a document

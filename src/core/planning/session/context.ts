@@ -3,6 +3,7 @@ import type { GroupingMode } from '../../grouping/making/mode'
 import type { StrandId } from '../../skills'
 import type { Inventory } from '../inventory'
 import type { Day } from '../calendar'
+import type { Habits } from './habits'
 import type { MarksLately, Played, SeatedBefore } from './past'
 
 /** A child as a plan sees it. */
@@ -63,4 +64,6 @@ export interface PlanContext {
   keptSeats: KeptSeats | null
   /** Null: a plan that is only run or looked at, whose rules nobody asks about. */
   room: Room | null
+  /** What the class has shown of itself at its stations. */
+  habits: Habits
 }

@@ -1,3 +1,4 @@
+import { noHabits } from './habits'
 import { seededChance, unit, type Chance } from '../../chance/chance'
 import { gameOf, games } from '../../games'
 import { strandIds, strandOf, type StrandId } from '../../skills'
@@ -60,6 +61,7 @@ function randomClass(chance: Chance): PlanContext & { room: Room } {
     grouping: { id: 'grouping', mode: 'similar', groups },
     seatedBefore: [],
     keptSeats: null,
+    habits: noHabits,
     room: {
       inventory: {},
       played,

@@ -11,6 +11,7 @@ import { usualCoolDown, usualNoiseLimit } from '../plan/problem'
 import { isPrinted } from '../../things'
 import { usualAround } from '../timetable'
 import type { Figures, PlanContext, PlannedGroup, Room } from './context'
+import { atPace, likingOf, type Habits } from './habits'
 import { levelOfGroup, misfitOf, type GroupLevel } from './levels'
 import type { Cell, Plan, PlannedStation } from './plan'
 import { finishOf, likelyEnough, materialsAt } from './visits'
@@ -52,10 +53,11 @@ interface Candidate {
  */
 export function firstPlan(
   today: Day,
-  { grouping, room }: PlanContext,
-  figures: Figures,
+  { grouping, room, habits }: PlanContext,
+  measured: Figures,
   newId: () => string,
 ): Plan {
+  const figures = atPace(measured, habits.pace.factor)
   const groups = grouping.groups.filter(({ pupils }) => pupils.length > 0)
   const count = Math.max(1, Math.min(mostStations, groups.length))
   const candidates = games.flatMap((game) => candidateOf(game, groups, grouping.mode, room, figures) ?? [])
@@ -89,7 +91,7 @@ export function firstPlan(
     const open = [...new Set([...byFit.slice(0, lookedAt), ...quiet.slice(0, lookedAt)])].filter(
       (one) => !well || goesWell(one),
     )
-    const worth = new Map(open.map((one) => [one, worthOf(one, groups, room, figures)]))
+    const worth = new Map(open.map((one) => [one, worthOf(one, groups, room, figures, habits)]))
     while (chosen.length < count) {
       const left = open.filter((one) => !chosen.includes(one))
       const possible = left.filter((one) =>
@@ -213,12 +215,13 @@ function candidateOf(
   }
 }
 
-/** Fit counts most; then that it ends in the slot; then that its strand was not practised of late. */
+/** Fit counts most; then that it ends in the slot; then that its strand was not practised of late; then that it is liked. */
 function worthOf(
   { game, levels, fit, strand }: Candidate,
   groups: readonly PlannedGroup[],
   room: Room | null,
   figures: Figures,
+  habits: Habits,
 ): number {
   const ends = groups.map(({ pupils }, g) => {
     const sets = splitIntoSets(pupils.length, game.players)
@@ -228,7 +231,8 @@ function worthOf(
     ends.reduce((sum, share) => sum + Math.min(1, share / likelyEnough), 0) / Math.max(1, ends.length)
   const practised = room?.practised[strand]
   const fresh = practised === undefined ? 1 : Math.min(1, schoolDaysBetween(practised, room!.day) / longAgo)
-  return 2 * fit + finish + 0.5 * fresh
+  // Liking decides among games that are as good.
+  return 2 * fit + finish + 0.5 * fresh + 0.2 * (likingOf(habits, game.id) - 0.5)
 }
 
 /**

@@ -1,3 +1,4 @@
+import { noHabits } from './habits'
 import { gameOf } from '../../games'
 import { strandIds, strandOf, type StrandId } from '../../skills'
 import { noMinutesAround } from '../timetable'
@@ -42,6 +43,7 @@ function visitOf(pupils: PlannedChild[], levelId: string | null, by = figures())
     },
     seatedBefore: [],
     keptSeats: null,
+    habits: noHabits,
     room: null,
   }
   const { visits, conflicts } = workOut(

@@ -1,6 +1,7 @@
 import { gameOf } from '../../games'
 import { splitIntoSets } from '../../games/engine/sets'
 import type { PlannedGroup, PlannedGrouping, Room } from './context'
+import { likingOf, type Habits } from './habits'
 import type { GroupLevel } from './levels'
 import { pastOf, type GroupPast } from './past'
 import { stationAt, type PlacedPlan, type Plan } from './plan'
@@ -15,6 +16,7 @@ export function ruledBy(
   table: LevelTable,
   { inventory, played, marks, day }: Room,
   partners: PartnersPast,
+  habits: Habits,
 ) {
   const counted = groups.map((group) => {
     const ids = group.pupils.map(({ id }) => id)
@@ -36,6 +38,7 @@ export function ruledBy(
       levelId,
       success,
       finish: finishOf(game.id, levelId, sets, plan.slotMinutes, table.figures),
+      liked: likingOf(habits, game.id),
     }
   }
   // Every group at every station at the level that fits; beside these, levels the teacher set for a cell.

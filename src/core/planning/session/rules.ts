@@ -21,6 +21,8 @@ export interface Offer {
   levelId: string
   success: number
   finish: number | null
+  /** How much the class likes the game, 0 to 1. */
+  liked: number
 }
 
 /** A group as the rules see it. */
@@ -67,12 +69,13 @@ export function plannerInput(
       places: places ?? asManyAsCome,
       ...(spread && places === null ? { groups: fewest } : {}),
     })),
-    offers: offers.map(({ stationId, groupId, levelId, success, finish }) => ({
+    offers: offers.map(({ stationId, groupId, levelId, success, finish, liked }) => ({
       station: stationId,
       game: stationAt({ stations }, stationId).gameId,
       level: levelId,
       success: { [groupId]: success },
       finish,
+      liked,
     })),
     pins: pinsFrom(pinned),
     tries: 20_000,

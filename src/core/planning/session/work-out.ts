@@ -6,6 +6,7 @@ import { materialsOf, type Need, type SlotDemand } from '../materials'
 import { isPrinted } from '../../things'
 import { timetable, type Timetable } from '../timetable'
 import type { Figures, PlanContext } from './context'
+import { atPace, type Habits } from './habits'
 import { misfitOf } from './levels'
 import { placed, stationAt, type PlacedPlan, type Plan, type StationMode } from './plan'
 import { ruledBy, showFirst } from './room'
@@ -42,6 +43,10 @@ export interface PlanView {
     needs: Need[]
   }[]
   visits: PlannedVisit[]
+  /** The class's own pace, by which the minutes are told. */
+  pace: Habits['pace']
+  /** What was told of the games at the stations: how often a group liked it, of how often. */
+  liked: { title: string; liked: number; of: number }[]
   /** Children play in pairs that stay, as the groups were made. */
   pairsStay: boolean
   /** Which adult is at which station; 0 is the teacher. */
@@ -62,9 +67,10 @@ export interface PlanView {
 /** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. */
 export function workOut(
   given: Plan,
-  { grouping, seatedBefore, keptSeats, room }: PlanContext,
-  figures: Figures,
+  { grouping, seatedBefore, keptSeats, room, habits }: PlanContext,
+  measured: Figures,
 ): PlanView {
+  const figures = atPace(measured, habits.pace.factor)
   const { groups, mode } = grouping
   const groupById = new Map(groups.map((group) => [group.id, group]))
   const order = new Map(groups.map(({ id }, position) => [id, position]))
@@ -86,7 +92,7 @@ export function workOut(
     visits.flatMap((visit) => demandsOf(plan, visit, positions.get(visit.stationId)!)),
     plan.stations.length,
   )
-  const ruled = room && ruledBy(plan, grouping, table, room, partners)
+  const ruled = room && ruledBy(plan, grouping, table, room, partners, habits)
   return {
     plan,
     groupingId: grouping.id,
@@ -117,6 +123,11 @@ export function workOut(
       }
     }),
     visits,
+    pace: habits.pace,
+    liked: plan.stations.flatMap(({ gameId }) => {
+      const notes = habits.liked[gameId]
+      return notes ? [{ title: gameOf(gameId).title, ...notes }] : []
+    }),
     pairsStay: mode === 'pairs',
     adults: ruled?.adults ?? [],
     conflicts: [...conflictsOf(plan, visits), ...(ruled?.conflicts ?? [])],

@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation'
 import { connection } from 'next/server'
 import { listClasses } from '@/server/classes'
 import { CourseBar } from '@/ui/frame/course-bar'
+import { quickNoteAction } from '../note/actions'
 import { signedIn } from '../../../load'
 
 export default async function LoopLayout({
@@ -24,7 +25,7 @@ export default async function LoopLayout({
       {own.part === 'coordinator' && (
         <p className="reading-only small">You look at this class; only its teachers change anything.</p>
       )}
-      <CourseBar classId={classId} classes={classes} />
+      <CourseBar classId={classId} classes={classes} loadNotes={quickNoteAction} />
       <main id="place" className="place">
         {children}
       </main>

@@ -4,6 +4,7 @@ import { addressForOthers } from '@/server/http/address'
 import { runPage } from '@/server/run'
 import { RunBoard } from '@/ui/run/run-board'
 import { load } from '../../../load'
+import { quickNoteAction } from '../note/actions'
 import {
   changeLevelAction,
   clockAction,
@@ -43,6 +44,7 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
         swapSeats: swapSeatsAction,
         makeLink: makeLinkAction,
         endLinks: endLinksAction,
+        loadNotes: quickNoteAction,
       }}
     />
   )

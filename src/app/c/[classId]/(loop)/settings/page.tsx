@@ -1,8 +1,17 @@
 import type { Metadata } from 'next'
+import { addressForOthers } from '@/server/http/address'
 import { settingsPage } from '@/server/keeping/settings'
 import { SettingsPage } from '@/ui/settings/settings-page'
 import { load } from '../../../../load'
-import { backUpAction, eraseAction, lookIntoAction, restoreAction } from './actions'
+import { inviteToClassAction } from '../../../../adults/actions'
+import {
+  backUpAction,
+  eraseAction,
+  forgetLikingsAction,
+  forgetPaceAction,
+  lookIntoAction,
+  restoreAction,
+} from './actions'
 
 export const metadata: Metadata = { title: 'Settings' }
 
@@ -16,6 +25,10 @@ export default async function Settings({ params }: { params: Promise<{ classId: 
       lookInto={lookIntoAction}
       restore={restoreAction}
       erase={eraseAction}
+      address={addressForOthers()}
+      invite={inviteToClassAction}
+      forgetPace={forgetPaceAction}
+      forgetLikings={forgetLikingsAction}
     />
   )
 }

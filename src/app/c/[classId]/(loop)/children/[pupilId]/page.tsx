@@ -1,6 +1,7 @@
 import { childPage } from '@/server/progress'
 import { ChildPage } from '@/ui/progress/child-page'
 import { load } from '../../../../../load'
+import { takeNoteAwayAction } from '../../../note/actions'
 import { changeChildAction, setLeftAction } from '../../class/actions'
 
 export const metadata = { title: 'Child' }
@@ -13,6 +14,7 @@ export default async function Child({ params }: { params: Promise<{ classId: str
       page={await load(childPage, { classId, pupilId })}
       changeChild={changeChildAction}
       setLeft={setLeftAction}
+      takeNoteAway={takeNoteAwayAction}
     />
   )
 }
