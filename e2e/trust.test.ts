@@ -95,7 +95,7 @@ test('marks made while the server is away are told as such, survive a reload of 
   })
 })
 
-test('--lan: another device gives the passcode once, over plain http, and its taps are saved', async () => {
+test('--lan: nothing is open before there is an account; with one a tablet signs in over plain http, and out again', async () => {
   const folder = freshFolder()
   const { classId, visits } = await runningSession(folder)
   const child = visits[0].children[0]
@@ -103,21 +103,90 @@ test('--lan: another device gives the passcode once, over plain http, and its ta
   const [address] = lanAddresses()
   const { port } = new URL(server.url)
   expect(server.output()).toContain(`http://${address}:${port}`)
-  const code = /passcode: (\d{3} \d{3})/.exec(server.output())![1]
-  const tablet = await personAt(`http://${address}:${port}`)
+  expect(server.output()).toContain('make an account first')
+  const outside = `http://${address}:${port}`
+  const tablet = await personAt(outside)
   await tablet.goTo(`/c/${classId}/run`)
-  await tablet.sees(/asks once/)
+  await tablet.sees(/Not open to other devices yet/)
   expect(await tablet.driver.getPageSource()).not.toContain(child.name)
-  await tablet.enter('Passcode, six figures', '000 000' === code ? '000 001' : '000 000')
-  await tablet.press('Let this device in')
-  await tablet.waitFor(async () => (await tablet.text('.problem')).includes('not the passcode'), 'a refusal')
-  await tablet.enter('Passcode, six figures', code)
-  await tablet.press('Let this device in')
-  await tablet.sees(/Slot|station|minutes|sessions?/i)
+  const mark = { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' }
+  expect((await fetch(`${outside}/c/${classId}/marks`, mark)).status).toBe(422)
+  expect(await (await fetch(`${outside}/c/${classId}/export`)).text()).not.toContain(child.name)
+
+  // At the computer itself nobody signs in.
+  const laptop = await personAt(server.url)
+  await laptop.goTo('/account')
+  await laptop.sees(/Make your account/)
+  await laptop.enter('Name, as others see it', 'Morgan')
+  await laptop.enter('Sign-in name', 'morgan')
+  await laptop.enter('Password', 'short')
+  await laptop.press('Save')
+  await laptop.waitFor(async () => (await laptop.text('.problem')).includes('Ten characters'), 'a refusal')
+  await laptop.enter('Password', 'three small boats')
+  await laptop.press('Save')
+  await laptop.find('//*[starts-with(normalize-space(.), "Saved.")]')
+
+  await tablet.goTo(`/c/${classId}/run`)
+  await tablet.sees(/Sign in/)
+  await tablet.enter('Sign-in name', 'Morgan')
+  await tablet.enter('Password', 'three small boots')
+  await tablet.press('Sign in')
+  await tablet.waitFor(async () => (await tablet.text('.problem')).includes('don’t go together'), 'a refusal')
+  await tablet.enter('Password', 'three small boats')
+  await tablet.press('Sign in')
+  await tablet.waitFor(async () => (await tablet.driver.getCurrentUrl()).includes(classId), 'the class')
   await tablet.goTo(`/c/${classId}/run`)
   expect(await tablet.driver.executeScript('return typeof crypto.randomUUID')).toBe('undefined')
   await tablet.press(`${child.name} on their own`)
   await saved(tablet)
+  // Another password signs the tablet out; what it holds waits.
+  await laptop.goTo('/account')
+  await laptop.enter('New password, if it is to change', 'four small boats')
+  await laptop.enter('Present password', 'three small boats')
+  await laptop.press('Save')
+  await laptop.find('//*[starts-with(normalize-space(.), "Saved.")]')
+  await tablet.goTo(`/c/${classId}/run`)
+  await tablet.sees(/Sign in/)
+  await server.stop()
+  const bytes = server.output()
+  for (const secret of ['three small boats', 'four small boats', child.name])
+    expect(bytes).not.toContain(secret)
+})
+
+test('asked in: a coordinator reads a class and changes nothing; let go, it keeps nothing', async () => {
+  const folder = freshFolder()
+  const { classId } = await runningSession(folder)
+  server = await startServer(folder)
+  const teacher = await personAt(server.url)
+  await teacher.goTo('/adults')
+  await teacher.sees(/only adult/)
+  await teacher.press('Ask in a coordinator')
+  const link = await (await teacher.find('//*[@class="invitation"]')).getText()
+  const other = await personAt(server.url)
+  await other.driver.get(link)
+  await other.find('//*[contains(., "Coordinator, who reads")]')
+  await other.enter('Name, as others see it', 'Robin')
+  await other.enter('Sign-in name', 'robin')
+  await other.enter('Password', 'seven grey gulls')
+  await other.press('Make the account')
+  await other.waitFor(async () => (await other.driver.getCurrentUrl()).includes(classId), 'the class')
+  await other.find('//*[contains(., "only its teachers change anything")]')
+  await other.goTo(`/c/${classId}/class`)
+  await other.sees(/6 children/)
+  await other.goTo(`/c/${classId}/run`)
+  await other.waitFor(async () => /not here|nothing here/i.test(await other.text('main')), 'no run board')
+  // Used once, the invitation is good no longer.
+  await teacher.driver.get(link)
+  await teacher.sees(/not good/)
+  await teacher.goTo('/adults')
+  await teacher.press('Robin leaves')
+  await teacher.sees(/only adult/)
+  await other.goTo(`/c/${classId}/class`)
+  // At this computer whoever is nobody else is its teacher: the account is gone, and the class is that of the computer.
+  await other.waitFor(
+    async () => !(await other.driver.getPageSource()).includes('only its teachers'),
+    'the end of it',
+  )
 })
 
 test('every place keeps to its own security policy, and answers what is not there with 404', async () => {

@@ -45,6 +45,7 @@ import { quickNotePage, takeNoteAway } from '../src/server/notes'
 import { changeLevelNow, swapSeats } from '../src/server/room/at-station'
 import { endLinks, makeLink } from '../src/server/room/links'
 import { liveSession, roomPage } from '../src/server/room/pages'
+import { takeWay, undoReplan, waysToGoOn } from '../src/server/room/replan'
 import { tell } from '../src/server/room/tell'
 import { heldOnPaper, runPage, sheetsPage, tapClock } from '../src/server/run'
 import { NotHere, Refused, type UseCase } from '../src/server/use-case'
@@ -140,6 +141,9 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['endLinks', endLinks as Any, () => ({ classId, sessionId })],
     ['roomPage', roomPage as Any, () => ({ classId, sessionId, names: true })],
     ['liveSession', liveSession as Any, () => ({ classId, sessionId })],
+    ['waysToGoOn', waysToGoOn as Any, () => ({ classId, sessionId, happened: pick([{ kind: 'late', minutes: 10 }, { kind: 'adult-missing' }]) })],
+    ['takeWay', takeWay as Any, () => ({ classId, sessionId, happened: { kind: 'lost-slot' }, way: 'none' })],
+    ['undoReplan', undoReplan as Any, () => ({ classId, sessionId })],
     ['quickNotePage', quickNotePage as Any, () => ({ classId })],
     ['takeNoteAway', takeNoteAway as Any, () => ({ classId, noteId: crypto.randomUUID() })],
     ['forgetPace', forgetPace as Any, () => ({ classId })],

@@ -99,6 +99,8 @@ export interface RunPage {
   plan: string
   /** The plan was changed since it was made ready: those changes are not in this session. */
   changesWait: boolean
+  /** It goes on another way than planned, and that can be undone. */
+  replanned: boolean
   /** Children who are in no group of this session: they came after it was planned. */
   waiting: { id: string; name: string }[]
 }
@@ -132,7 +134,15 @@ export function clockOf(session: SessionRow, at: Date): SessionClock {
     fullMs: (slotMinutes + extraMinutes) * 60_000,
     paused: pausedAt !== null,
     canGoBack: state === 'running' && before !== null,
-    moved: [state, slot, slotStartedAt?.getTime(), pausedAt?.getTime(), extraMinutes, slotMinutes].join(' '),
+    moved: [
+      state,
+      slot,
+      slots,
+      slotStartedAt?.getTime(),
+      pausedAt?.getTime(),
+      extraMinutes,
+      slotMinutes,
+    ].join(' '),
   }
 }
 
@@ -213,6 +223,7 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
     finished: await finishedOf(scope, visitIds),
     liked: await likedOf(scope, visitIds),
     plan: planRevision(session, grouping),
+    replanned: session.beforeReplan !== null,
     changesWait: session.state === 'planned' && (await draftOf(scope, 'plan')) !== null,
     waiting: [...names].flatMap(([id, name]) =>
       grouping.groups.some(({ pupils }) => pupils.includes(id)) ? [] : [{ id, name }],

@@ -1,6 +1,13 @@
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import { leftOut, leftOutOfClass, ofSchoolOnly, type DocumentKind, type IslandsDocument, type Row } from './document'
+import {
+  leftOut,
+  leftOutOfClass,
+  ofSchoolOnly,
+  type DocumentKind,
+  type IslandsDocument,
+  type Row,
+} from './document'
 
 type Db = Database | Transaction
 

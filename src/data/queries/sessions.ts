@@ -1,4 +1,17 @@
-import { and, asc, desc, eq, getTableColumns, inArray, isNull, lte, ne, or, sql } from 'drizzle-orm'
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  getTableColumns,
+  inArray,
+  isNull,
+  lte,
+  ne,
+  notInArray,
+  or,
+  sql,
+} from 'drizzle-orm'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
 import {
@@ -135,6 +148,37 @@ export async function updateVisit(
     .where(and(eq(visit.classId, classId), eq(visit.id, id)))
 }
 
+/**
+ * The visits of a session are these: those that stay keep their number, so that what was seen at them stays with them.
+ * Those that go must have nothing that points at them.
+ */
+export async function replaceVisits(
+  { db, classId }: ClassScope,
+  sessionId: string,
+  visits: readonly VisitRow[],
+) {
+  const ofSession = and(eq(visit.classId, classId), eq(visit.sessionId, sessionId))
+  const ids = visits.map(({ id }) => id)
+  await db.delete(visit).where(and(ofSession, ids.length > 0 ? notInArray(visit.id, ids) : undefined))
+  // Out of the way first: two visits that change places would meet at the same slot.
+  await db
+    .update(visit)
+    .set({ slot: sql`-1 - ${visit.slot}` })
+    .where(ofSession)
+  for (const row of visits)
+    await db
+      .insert(visit)
+      .values({ ...row, classId, sessionId })
+      .onConflictDoUpdate({ target: visit.id, set: row })
+}
+
+export async function updateStationMode({ db, classId }: ClassScope, id: string, mode: StationMode) {
+  await db
+    .update(station)
+    .set({ mode })
+    .where(and(eq(station.classId, classId), eq(station.id, id)))
+}
+
 /** The session row, locked until the transaction ends: two taps on Next move on by one. */
 export async function lockSession({ db, classId }: ClassScope, id: string): Promise<SessionRow | undefined> {
   const [row] = await db
@@ -147,14 +191,14 @@ export async function lockSession({ db, classId }: ClassScope, id: string): Prom
 
 /** A visit with what a mark at it has to know. */
 export interface VisitMet {
-  visit: Pick<VisitRow, 'levelId' | 'ownLevels'>
+  visit: Pick<VisitRow, 'levelId' | 'ownLevels' | 'seats'>
   session: Pick<SessionRow, 'id' | 'state' | 'begunAt' | 'day'>
   stationId: string
   slot: number
   gameId: string
   /** The strand its groups were made for. */
   strand: StrandId
-  /** Who of the children asked for is in its group. */
+  /** Who of the children asked for is in its group, or sits at it. */
   pupilIds: Set<string>
 }
 
@@ -167,7 +211,7 @@ export async function visitsMet(
   const rows = await db
     .select({
       id: visit.id,
-      visit: { levelId: visit.levelId, ownLevels: visit.ownLevels },
+      visit: { levelId: visit.levelId, ownLevels: visit.ownLevels, seats: visit.seats },
       session: {
         id: stationSession.id,
         state: stationSession.state,
@@ -190,9 +234,12 @@ export async function visitsMet(
     )
     .where(and(eq(visit.classId, classId), inArray(visit.id, [...ids])))
   const met = new Map<string, VisitMet>()
+  const asked = new Set(pupilIds)
   for (const { id, pupilId, ...row } of rows) {
     const one = met.get(id) ?? { ...row, pupilIds: new Set<string>() }
     if (pupilId) one.pupilIds.add(pupilId)
+    // Who joined for this session sits here, and is in another group on other days.
+    for (const seated of row.visit.seats.flat()) if (asked.has(seated)) one.pupilIds.add(seated)
     met.set(id, one)
   }
   return met

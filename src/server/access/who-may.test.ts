@@ -34,6 +34,7 @@ import { recordMark } from '../marks/marks'
 import { changeLevelNow, swapSeats } from '../room/at-station'
 import { endLinks, makeLink } from '../room/links'
 import { helperPage, liveSession, roomPage, screenPage } from '../room/pages'
+import { takeWay, undoReplan, waysToGoOn } from '../room/replan'
 import { tell } from '../room/tell'
 import { heldOnPaper, runPage, sheetsPage, tapClock } from '../run'
 import { showPage, questionsPage, stationPage, toolsPage, tryPage } from '../show'
@@ -142,6 +143,9 @@ async function attempts() {
       swapSeats(who, { classId, visitId: visit.id, pupilId, withId: visit.children.at(-1)!.id }),
     forgetPace: (who) => forgetPace(who, { classId }),
     forgetLikings: (who) => forgetLikings(who, { classId }),
+    waysToGoOn: (who) => waysToGoOn(who, { classId, sessionId, happened: { kind: 'lost-slot' } }),
+    takeWay: (who) => takeWay(who, { classId, sessionId, happened: { kind: 'lost-slot' }, way: 'none' }),
+    undoReplan: (who) => undoReplan(who, { classId, sessionId }),
     makeLink: (who) => makeLink(who, { classId, sessionId, kind: 'room' }),
     endLinks: (who) => endLinks(who, { classId, sessionId: id() }),
     progressPage: (who) => progressPage(who, { classId }),

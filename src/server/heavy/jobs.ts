@@ -9,6 +9,9 @@ import { gameOf, games } from '@/core/games'
 import { demonstrate, type Demonstration } from '@/core/games/engine/demonstration'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import type { Figures, PlanContext } from '@/core/planning/session/context'
+import type { Happened } from '@/core/planning/replan/happened'
+import type { Running, Way } from '@/core/planning/replan/running'
+import { waysToGoOn } from '@/core/planning/replan/ways'
 import { firstPlan } from '@/core/planning/session/first-plan'
 import type { Plan } from '@/core/planning/session/plan'
 import { workOut, type PlanView } from '@/core/planning/session/work-out'
@@ -90,6 +93,17 @@ export const jobs = {
 
   workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
     workOut(plan, context, figures),
+
+  /** Ways to go on with a session in which something went wrong. */
+  waysToGoOn: ({
+    running,
+    happened,
+    context,
+  }: {
+    running: Running
+    happened: Happened
+    context: PlanContext
+  }): Way[] => waysToGoOn(running, happened, context, figures),
 
   /** The pages of what is to be printed; words, where they would be too many. */
   pages: ({ source, job }: { source: PileSource; job: Job }): Page[] | { tooMuch: string } => {

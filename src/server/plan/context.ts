@@ -104,7 +104,7 @@ export function workOutSession(
 }
 
 /** The plan a session was kept with, every level as it was kept. */
-function planOf(session: StoredSession): PlacedPlan {
+export function planOf(session: StoredSession): PlacedPlan {
   const { day, startsAt, slots, slotMinutes, around, adults, stations, visits } = session
   return {
     day,

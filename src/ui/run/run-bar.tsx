@@ -18,6 +18,7 @@ export function RunBar({
   onTap,
   onLetIn,
   onLate,
+  replanned,
   note,
 }: {
   classId: string
@@ -28,8 +29,9 @@ export function RunBar({
   busy: boolean
   onTap: (tap: ClockTap) => void
   onLetIn: () => void
-  /** Null: nothing can be planned anew now. */
-  onLate: (() => void) | null
+  onLate: () => void
+  /** It goes on another way than planned: the times of the plan say nothing any more. */
+  replanned: boolean
   note: React.ReactNode
 }) {
   const running = session.state === 'running'
@@ -55,18 +57,18 @@ export function RunBar({
               ? 'paused'
               : left < 0
                 ? 'over time'
-                : `planned until ${times[session.slot]?.to ?? times.at(-1)!.to}`}
+                : replanned
+                  ? 'planned anew'
+                  : `planned until ${times[session.slot]?.to ?? times.at(-1)!.to}`}
         </span>
       </div>
       {running && (
         <>
           {quiet(session.paused ? 'resume' : 'pause', session.paused ? 'Go on' : 'Pause')}
           {quiet('minute-more', '+1 minute')}
-          {onLate && (
-            <Button variant="quiet" onClick={onLate}>
-              Late?
-            </Button>
-          )}
+          <Button variant="quiet" onClick={onLate}>
+            Late?
+          </Button>
         </>
       )}
       <Button variant="quiet" onClick={onLetIn}>

@@ -10,6 +10,7 @@ import type { joinGroup } from '@/server/groups/join'
 import type { quickNotePage } from '@/server/notes'
 import type { missInBag } from '@/server/print/print'
 import type { changeLevelNow, swapSeats } from '@/server/room/at-station'
+import type { takeWay, undoReplan, waysToGoOn } from '@/server/room/replan'
 import type { endLinks, makeLink } from '@/server/room/links'
 import type { tapClock } from '@/server/run'
 import type { RunPage } from '@/server/session-board'
@@ -28,6 +29,7 @@ import { StationColumn } from './station-column'
 import { ofClass } from './use-outbox'
 import { useSession } from './use-session'
 
+const LateSheet = dynamic(() => import('./late-sheet').then((module) => module.LateSheet))
 const LetInSheet = dynamic(() => import('./let-in-sheet').then((module) => module.LetInSheet))
 
 export interface RunActions {
@@ -39,6 +41,9 @@ export interface RunActions {
   makeLink: Action<typeof makeLink>
   endLinks: Action<typeof endLinks>
   loadNotes: Action<typeof quickNotePage>
+  findWays: Action<typeof waysToGoOn>
+  takeWay: Action<typeof takeWay>
+  undoReplan: Action<typeof undoReplan>
 }
 
 /** The session as it runs: the clock, who is where, one tap for what was seen. */
@@ -60,6 +65,7 @@ export function RunBoard({
   const { session, running, marks, visits, absent, names } = at
   const [open, setOpen] = useState<{ visitId: string; pupilId: string } | null>(null)
   const [lettingIn, setLettingIn] = useState(false)
+  const [late, setLate] = useState(false)
   const { problems, busy, save } = useSaving()
   const columns = rowsOf(stations, visits)
   /** The one row that Tab comes to; arrows lead from it to the others. */
@@ -121,7 +127,8 @@ export function RunBoard({
         busy={busy}
         onTap={tap}
         onLetIn={() => setLettingIn(true)}
-        onLate={null}
+        replanned={page.replanned}
+        onLate={() => setLate(true)}
         note={<QuickNote classId={classId} load={actions.loadNotes} />}
       />
       <main className="run-stations" onKeyDown={steer}>
@@ -186,6 +193,20 @@ export function RunBoard({
           onLevel={(to) => save(() => actions.changeLevel({ classId, ...open, to }), router.refresh)}
           onSwap={(withId) => save(() => actions.swapSeats({ classId, ...open, withId }), router.refresh)}
           onClose={() => setOpen(null)}
+        />
+      )}
+      {late && (
+        <LateSheet
+          stations={stations}
+          groups={visits.filter(({ children }) => children.some(({ id }) => !absent.has(id)))}
+          replanned={page.replanned}
+          find={(happened) => actions.findWays({ classId, sessionId: session.id, happened })}
+          take={(happened, way) => actions.takeWay({ classId, sessionId: session.id, happened, way })}
+          undo={() => actions.undoReplan({ classId, sessionId: session.id })}
+          onClose={() => {
+            setLate(false)
+            router.refresh()
+          }}
         />
       )}
       {lettingIn && (

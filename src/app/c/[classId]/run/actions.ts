@@ -4,6 +4,7 @@ import { revalidatePath } from 'next/cache'
 import { answer } from '@/server/answer'
 import { joinGroup } from '@/server/groups/join'
 import { changeLevelNow, swapSeats } from '@/server/room/at-station'
+import { takeWay, undoReplan, waysToGoOn } from '@/server/room/replan'
 import { endLinks, makeLink } from '@/server/room/links'
 import { missInBag } from '@/server/print/print'
 import { heldOnPaper, tapClock } from '@/server/run'
@@ -45,4 +46,20 @@ export async function changeLevelAction(input: Parameters<typeof changeLevelNow>
 
 export async function swapSeatsAction(input: Parameters<typeof swapSeats>[1]) {
   return answer(swapSeats(await currentViewer(), input))
+}
+
+export async function findWaysAction(input: Parameters<typeof waysToGoOn>[1]) {
+  return answer(waysToGoOn(await currentViewer(), input))
+}
+
+export async function takeWayAction(input: Parameters<typeof takeWay>[1]) {
+  const done = await answer(takeWay(await currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
+}
+
+export async function undoReplanAction(input: Parameters<typeof undoReplan>[1]) {
+  const done = await answer(undoReplan(await currentViewer(), input))
+  revalidatePath('/c/[classId]', 'layout')
+  return done
 }

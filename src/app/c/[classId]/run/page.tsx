@@ -9,10 +9,13 @@ import {
   changeLevelAction,
   clockAction,
   endLinksAction,
+  findWaysAction,
   joinAction,
   makeLinkAction,
   missInBagAction,
   swapSeatsAction,
+  takeWayAction,
+  undoReplanAction,
 } from './actions'
 
 export const metadata: Metadata = { title: 'Run' }
@@ -45,6 +48,9 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
         makeLink: makeLinkAction,
         endLinks: endLinksAction,
         loadNotes: quickNoteAction,
+        findWays: findWaysAction,
+        takeWay: takeWayAction,
+        undoReplan: undoReplanAction,
       }}
     />
   )
