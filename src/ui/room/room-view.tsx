@@ -94,7 +94,7 @@ const wrapped = (names: readonly string[]) => {
   const lines: string[] = []
   for (const name of names) {
     const last = lines.at(-1)
-    if (last !== undefined && `${last}, ${name}`.length <= 26) lines[lines.length - 1] = `${last}, ${name}`
+    if (last !== undefined && `${last}, ${name}`.length <= 22) lines[lines.length - 1] = `${last}, ${name}`
     else lines.push(name)
   }
   return lines
@@ -115,7 +115,7 @@ function RoomIsland({
   const pennant = Math.min(120, radius * 0.72)
   const names = wrapped(visits.flatMap((visit) => visit.names))
   const title = Math.min(72, (radius * 3.1) / Math.max(6, station.title.length))
-  const picture = radius * 0.5
+  const picture = radius * 0.44
   return (
     <g transform={`translate(${x},${y})`} role="group" aria-label={islandInWords(station, visits)}>
       {depths.map((depth, i) => (
@@ -126,23 +126,23 @@ function RoomIsland({
         <g
           key={number}
           className="room-pennant"
-          transform={`translate(${(i - (visits.length - 1) / 2) * pennant * 1.5 - pennant * 0.4},${-radius * 1.12}) scale(${pennant / 20})`}
+          transform={`translate(${(i - (visits.length - 1) / 2) * pennant * 1.5 - pennant * 0.4},${-radius * 1.18}) scale(${pennant / 20})`}
         >
-          <path d="M0,-2V30" className="pole" />
+          <path d="M0,-2V24" className="pole" />
           <path d={pennantOutlines[pennantShapes[number]]} fill={`var(--pennant-${pennantShapes[number]})`} />
         </g>
       ))}
-      <text className="room-title" y={radius * 0.02 + title * 0.4} fontSize={title}>
+      <text className="room-title" y={radius * 0.1 + title * 0.3} fontSize={title}>
         {station.title}
       </text>
       {names.length > 0 ? (
         names.map((line, i) => (
-          <text key={line} className="room-names" y={radius * 0.36 + i * 30} fontSize={26}>
+          <text key={line} className="room-names" y={radius * 0.1 + title * 0.3 + 44 + i * 30} fontSize={26}>
             {line}
           </text>
         ))
       ) : (
-        <g transform={`translate(${(-(station.things.length - 1) * picture * 1.15) / 2},${radius * 0.52})`}>
+        <g transform={`translate(${(-(station.things.length - 1) * picture * 1.15) / 2},${radius * 0.6})`}>
           {station.things.map(({ thing, name }, i) => (
             <g key={name} transform={`translate(${i * picture * 1.15},0)`}>
               <MarkShape mark={thingPicture(thing, picture, picture * 0.8)} />

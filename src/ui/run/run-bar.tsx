@@ -71,31 +71,37 @@ export function RunBar({
           </Button>
         </>
       )}
-      <Button variant="quiet" onClick={onLetIn}>
-        Bring a helper
-      </Button>
       <a className="btn btn-quiet" href={`/c/${classId}/room`} target="islands-room">
         Curtain
       </a>
+      {running && session.canGoBack && quiet('back', `Back to slot ${session.slot}`)}
       {running && (
-        <>
-          {session.canGoBack && quiet('back', `Back to slot ${session.slot}`)}
-          {!last && quiet('finish', 'End here')}
-          <Button variant={left <= 0 ? 'primary' : 'quiet'} disabled={busy} onClick={() => onTap('next')}>
-            {last ? 'Finish' : 'Next slot'}
-          </Button>
-        </>
+        <Button variant={left <= 0 ? 'primary' : 'quiet'} disabled={busy} onClick={() => onTap('next')}>
+          {last ? 'Finish' : 'Next slot'}
+        </Button>
       )}
       {session.state === 'planned' && (
         <Button disabled={busy} onClick={() => onTap('start')}>
           Start session
         </Button>
       )}
-      <Link className="btn btn-plain" href={`/c/${classId}`}>
-        Harbour
-      </Link>
-      {note}
-      <KeysButton />
+      <div className="run-more">
+        <Button variant="plain" size="sm" onClick={onLetIn}>
+          Bring a helper
+        </Button>
+        {running && !last ? (
+          <Button variant="plain" size="sm" disabled={busy} onClick={() => onTap('finish')}>
+            End here
+          </Button>
+        ) : (
+          <span />
+        )}
+        {note}
+        <Link className="btn btn-plain btn-sm" href={`/c/${classId}`}>
+          Harbour
+        </Link>
+        <KeysButton />
+      </div>
     </header>
   )
 }
