@@ -40,10 +40,31 @@ async function main() {
     await new Promise((resolve) => setTimeout(resolve, 500))
     await person.picture(`docs/screenshots/${name}.png`)
   }
+  /** What another device shows that comes in by a code. */
+  const takeElsewhere = async (name: string, kind: string, size: { width: number; height: number }) => {
+    if (wanted.length > 0 && !wanted.includes(name)) return
+    await person.goTo(`${base}/run`)
+    const start = await person.driver.findElements({ xpath: '//button[.="Start session"]' })
+    await start[0]?.click()
+    await person.button('Pause')
+    await person.press('Bring a helper')
+    await (await person.find(`//label[starts-with(normalize-space(.), "${kind}")]`)).click()
+    await person.press('Make a code')
+    const code = await (await person.find('//*[@class="typed-code"]')).getText()
+    const other = await Person.at(server.url, size)
+    await other.goTo('/here')
+    await other.enter('The code from the teacher’s screen', code)
+    await other.press('Come in')
+    await other.find('//*[contains(@class,"helper-step") or contains(@class,"room-title")]')
+    await new Promise((resolve) => setTimeout(resolve, 1000))
+    await other.picture(`docs/screenshots/${name}.png`)
+    await other.leave()
+  }
+  let base = ''
   try {
     await person.goTo('/')
     await person.heading()
-    const base = new URL(await person.driver.getCurrentUrl()).pathname
+    base = new URL(await person.driver.getCurrentUrl()).pathname
     await take('harbour', base)
     await take('class', `${base}/class`)
     await take('groups', `${base}/groups`)
@@ -64,10 +85,7 @@ async function main() {
       await shown(8)()
       await person.keys('c', 'c', 'c')
     })
-    await take('show-grid', `${base}/show/switchback?level=call-5`, shown(10))
     await take('try', `${base}/try/landfall?level=to-20-die`, shown(1))
-    await take('train', `${base}/train/landfall?level=to-20-die`)
-    await take('tools', `${base}/tools`, shown(1))
     await take('progress', `${base}/progress`)
     await take('child', `${base}/class`, async () => {
       await person.press('Amara')
@@ -86,6 +104,14 @@ async function main() {
       const marks = await person.all('.mark')
       for (const index of [0, 4, 6, 12, 17]) await marks[index]?.click()
     })
+    await take('check', `${base}/class`, async () => {
+      await person.press('Zoe')
+      await person.press('Quick check')
+      await person.press('Begin')
+      await person.find('//*[contains(@class,"check-say")]')
+    })
+    await takeElsewhere('helper', 'A helper', { width: 390, height: 844 })
+    await takeElsewhere('room', 'The room', { width: 1920, height: 1080 })
   } finally {
     await person.leave()
     await server.stop()

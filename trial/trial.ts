@@ -6,6 +6,7 @@ import { kills } from './kills'
 import { levels } from './levels'
 import { load } from './load'
 import { requests } from './requests'
+import { room } from './room'
 import { scale } from './scale'
 import { say } from './support'
 
@@ -15,6 +16,7 @@ const minutes = (count: number) => Date.now() + count * 60_000
 const whole: Record<string, () => Promise<object>> = {
   kills: () => kills(300, minutes(60)),
   load: () => load(300),
+  room: () => room(600),
   levels: () => levels(),
   fuzz: () => fuzz(6000, minutes(25)),
   requests: () => requests(3000, minutes(10)),
@@ -26,6 +28,7 @@ const short: typeof whole = {
   ...whole,
   kills: () => kills(300, minutes(5)),
   load: () => load(45),
+  room: () => room(60),
   fuzz: () => fuzz(6000, minutes(2)),
   requests: () => requests(3000, minutes(1)),
 }

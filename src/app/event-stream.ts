@@ -1,6 +1,6 @@
 import { NotHere } from '@/server/use-case'
 import { listenTo } from '@/server/live/hub'
-import type { LiveChange } from '@/server/live/change'
+import type { LiveChange } from '@/core/live/change'
 import type { liveSession } from '@/server/room/pages'
 
 /** A line that says nothing now and then, so that a broken connection is noticed at both ends. */

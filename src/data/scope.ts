@@ -4,11 +4,11 @@ import type { Database, Transaction } from './connection'
 import { adult, classroom, link as linkTable, membership, stationSession } from './schema'
 
 /** In what part somebody asks: as an adult of the class or the school, or as the device of a link. */
-export type PartyInClass =
+type PartyInClass =
   'teacher' | 'helper' | 'coordinator' | 'helper-link' | 'late-helper-link' | 'room-link' | 'station-link'
 
 /** What a link is held to. */
-export interface LinkScope {
+interface LinkScope {
   id: string
   sessionId: string
   /** Null: all stations of the session. */

@@ -1,5 +1,5 @@
 import pg from 'pg'
-import { sessionChannel } from './queries/telling'
+import { sessionChannel } from './channel'
 
 type Listener = (sessionId: string | null) => void
 

@@ -47,7 +47,7 @@ const listSchema = z.object({
   hasHeader: z.boolean(),
 })
 
-export const createClassSchema = z.object({
+const createClassSchema = z.object({
   classId: z.uuid(),
   name: z.string().trim().min(1, 'Give the class a name.').max(40),
   yearGroup: yearGroupSchema,

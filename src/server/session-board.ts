@@ -1,5 +1,5 @@
-import type { Mark, MarkValue } from '@/core/evidence/mark'
 import { gameOf } from '@/core/games'
+import type { Away, Finished, Liked, SessionClock, ShownMark } from '@/core/live/session'
 import type { LevelTexts } from '@/core/games/engine/texts'
 import { textsAt } from '@/core/games/texts'
 import type { Seats } from '@/core/planning/seating/partners'
@@ -8,7 +8,7 @@ import { slipReasons, stepOf, type SlipReason, type StepPlace } from '@/core/ski
 import { bagsOf } from '@/data/queries/bags'
 import { draftOf } from '@/data/queries/drafts'
 import { observationsOfVisits, type ObservationRow } from '@/data/queries/observations'
-import { finishedOf, likedOf, type Finished, type Liked } from '@/data/queries/outcomes'
+import { finishedOf, likedOf } from '@/data/queries/outcomes'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { pupilsOf } from '@/data/queries/pupils'
@@ -19,33 +19,7 @@ import { now } from './clock'
 import { planRevision } from './live/plan-revision'
 import { stepOfVisit } from './marks/marks'
 
-/** A mark that stands, as the run board shows it. */
-export type ShownMark = MarkValue &
-  Pick<Mark, 'id' | 'observer' | 'pupilId' | 'digital' | 'how'> & {
-    visitId: string
-    place: StepPlace
-    /** Seen by somebody who came in by a link. */
-    byLink: boolean
-  }
-
-/** The clock of a session, as it stood when it was told. */
-export interface SessionClock {
-  state: SessionRow['state']
-  slots: number
-  slotMinutes: number
-  slot: number
-  /** When this was told, by the server's clock, in milliseconds. */
-  at: number
-  /** Milliseconds left of the slot when this was told; negative: over time. */
-  leftMs: number
-  /** Milliseconds of the whole slot, minutes more included. */
-  fullMs: number
-  paused: boolean
-  /** The last Next can be taken back. */
-  canGoBack: boolean
-  /** Another one whenever somebody has touched the clock. */
-  moved: string
-}
+export type { SessionClock, ShownMark }
 
 export interface RunVisit {
   id: string
@@ -92,7 +66,7 @@ export interface RunPage {
   /** The class lets children play at a screen. */
   digital: boolean
   /** Who is away, from which slot on. */
-  absent: { pupilId: string; fromSlot: number }[]
+  absent: Away[]
   finished: Finished[]
   liked: Liked[]
   /** Who goes where, in short: another one when that has changed. */

@@ -25,10 +25,6 @@ export const howSchema = z.object({
 })
 export type How = z.output<typeof howSchema>
 
-/** True if anything is said by it. */
-export const saysHow = ({ strategy, objects, explained, slip }: How): boolean =>
-  strategy !== null || objects || explained || slip !== null
-
 /** A step of a strand. */
 const placeSchema = z
   .object({ strand: z.enum(strandIds), step: z.string().max(60) })

@@ -17,4 +17,3 @@ export const noteSchema = z.object({
   tags: z.array(z.enum(noteTags)).max(noteTags.length).default([]),
   madeAt: z.iso.datetime({ offset: true }),
 })
-export type Note = z.output<typeof noteSchema>

@@ -1,7 +1,7 @@
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { DatabaseAway } from '../away'
-import { sessionChannel } from '../queries/telling'
+import { sessionChannel } from '../channel'
 import { holdFolder, type HeldFolder } from './folder'
 
 interface Result {

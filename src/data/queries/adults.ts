@@ -1,15 +1,6 @@
 import { and, count, eq, gt, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import {
-  adult,
-  classroom,
-  invitation,
-  membership,
-  school,
-  signedIn,
-  type ClassRole,
-  type Office,
-} from '../schema'
+import { adult, classroom, invitation, membership, signedIn, type ClassRole, type Office } from '../schema'
 
 type Db = Database | Transaction
 export type AdultRow = typeof adult.$inferSelect
@@ -105,11 +96,6 @@ export async function onlyTeacherOf(db: Db, adultId: string): Promise<string[]> 
       ),
     )
   return rows.map(({ name }) => name)
-}
-
-export async function schoolOf(db: Db, id: string) {
-  const [row] = await db.select().from(school).where(eq(school.id, id))
-  return row ?? null
 }
 
 export async function keepSignIn(db: Db, row: { tokenHash: string; adultId: string; until: Date }) {

@@ -1,18 +1,7 @@
 import { and, count, desc, eq, inArray, lt, sql, sum } from 'drizzle-orm'
+import type { Finished, Liked } from '@/core/live/session'
 import { finishedGame, station, visit, visitLiking } from '../schema'
 import type { ClassScope } from '../scope'
-
-/** Games that were finished at a visit, and how many minutes they took together. */
-export interface Finished {
-  visitId: string
-  games: number
-  minutes: number
-}
-
-export interface Liked {
-  visitId: string
-  liked: boolean
-}
 
 /** What was finished at some visits; nothing where nothing was told. */
 export async function finishedOf(

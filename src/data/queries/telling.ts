@@ -1,8 +1,6 @@
 import { sql } from 'drizzle-orm'
+import { sessionChannel } from '../channel'
 import type { ClassScope } from '../scope'
-
-/** What is told of a session: its id and nothing else. */
-export const sessionChannel = 'islands_session'
 
 /** Tells every device of a session that something in it changed, once the transaction is committed; on all instances. */
 export async function tellOf({ db }: ClassScope, sessionIds: Iterable<string>) {

@@ -13,12 +13,11 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { SessionState } from '@/core/live/session'
 import { noMinutesAround, type Around } from '@/core/planning/timetable'
 import { moment } from './columns'
 import { grouping, groupingGroup } from './groups'
 import { classroom, pupil } from './people'
-
-export type SessionState = 'planned' | 'running' | 'done'
 
 /** A clock of a session; moments as texts, since it is kept as JSON. */
 export interface ClockBefore {

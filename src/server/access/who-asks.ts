@@ -7,7 +7,7 @@ import { knownForDays, ownComputerIsOpen, viewerOfDevice } from './sign-in'
 const adultCookie = 'islands-adult'
 const linkCookie = 'islands-link'
 /** Whoever came in by a link reaches nothing but what lies under this. */
-export const linkPath = '/here'
+const linkPath = '/here'
 
 /**
  * Who asks: the adult who signed in on the device; at the computer Islands runs on its teacher, without signing in;

@@ -1,5 +1,5 @@
 /** Who can ask for something: an adult by what it is in a class or in the school, or a device by the link that let it in. */
-export const parties = [
+const parties = [
   'teacher',
   'helper',
   'coordinator',

@@ -6,7 +6,7 @@ import { tapClock } from '../run'
 import type { Viewer } from '../viewer'
 import { deviceWith } from '../testing/parties'
 import { mark, newClass, openTestSchool, running, viewer } from '../testing/school'
-import type { LiveChange } from './change'
+import type { LiveChange } from '@/core/live/change'
 import { endHubs, listenTo } from './hub'
 
 openTestSchool()

@@ -1,7 +1,8 @@
 import { upkeepScope } from '@/data/scope'
 import { openServerDatabase } from '@/data/server-database'
-import { changeBetween, everything, seenBy, type LiveChange, type Sees } from './change'
-import { readLive, type LiveSession } from './snapshot'
+import { changeBetween, everything, seenBy, type LiveChange, type Sees } from '@/core/live/change'
+import type { LiveSession } from '@/core/live/session'
+import { readLive } from './snapshot'
 
 /** A device that listens. */
 export interface Listener extends Sees {

@@ -1,26 +1,13 @@
+import type { LiveSession } from '@/core/live/session'
 import { groupingOf } from '@/data/queries/groupings'
 import { linksOf } from '@/data/queries/links'
 import { observationsOfVisits } from '@/data/queries/observations'
-import { finishedOf, likedOf, type Finished, type Liked } from '@/data/queries/outcomes'
+import { finishedOf, likedOf } from '@/data/queries/outcomes'
 import { absentOf, sessionOf } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { now } from '../clock'
-import { clockOf, shownMark, type SessionClock, type ShownMark } from '../session-board'
+import { clockOf, shownMark } from '../session-board'
 import { planRevision } from './plan-revision'
-
-/** What changes while a session runs, as every device of it sees it. */
-export interface LiveSession {
-  clock: SessionClock
-  marks: ShownMark[]
-  absent: { pupilId: string; fromSlot: number }[]
-  /** Games finished at each visit, and whether they were liked, where that was told. */
-  finished: Finished[]
-  liked: Liked[]
-  /** Another one when who goes where has changed: then the page is to be read anew. */
-  plan: string
-  /** Links that are good. */
-  links: string[]
-}
 
 /** A session as it stands; null: there is none, or its groups are no more. */
 export async function readLive(scope: ClassScope, sessionId: string): Promise<LiveSession | null> {

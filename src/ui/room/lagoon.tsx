@@ -14,4 +14,4 @@ export function Lagoon({ share }: { share: number }) {
 }
 
 /** r₀·√share: an area in proportion to the time. */
-export const lagoonRadius = (share: number): number => r0 * Math.sqrt(Math.min(1, Math.max(0, share)))
+const lagoonRadius = (share: number): number => r0 * Math.sqrt(Math.min(1, Math.max(0, share)))

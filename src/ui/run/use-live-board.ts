@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import type { Told } from '@/core/evidence/told'
 import { noteServerTime } from './lateness'
-import { applied, livePartOf, withTold, type LivePart } from './live-board'
+import { applied, livePartOf, withTold, type LivePart } from '@/core/live/board'
 import { useLive, type Line } from './use-live'
 
 /**

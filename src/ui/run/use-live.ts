@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useEffectEvent, useState } from 'react'
-import type { LiveChange } from '@/server/live/change'
+import type { LiveChange } from '@/core/live/change'
 
 /** `live`: what others do is seen at once. `away`: the line is broken and is being made again. `over`: nothing more comes. */
 export type Line = 'connecting' | 'live' | 'away' | 'over'

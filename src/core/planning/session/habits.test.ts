@@ -1,5 +1,6 @@
 import type { Figures } from './context'
-import { atPace, likingOf, noHabits } from './habits'
+import { likingOf, noHabits } from './habits'
+import { atPace } from './paced'
 
 /** A game that ends evenly between the fourth and the fourteenth minute. */
 const even: Figures = {

@@ -1,10 +1,10 @@
-import type { Told } from '@/core/evidence/told'
-import type { LiveChange } from '@/server/live/change'
-import type { RunPage } from '@/server/session-board'
+import type { Told } from '../evidence/told'
+import type { LiveChange } from './change'
+import type { LiveSession, SessionClock } from './session'
 
 /** What of a board changes while a session runs. */
-export type LivePart = Pick<RunPage, 'marks' | 'absent' | 'finished' | 'liked' | 'plan'> & {
-  session: RunPage['session']
+export type LivePart = Pick<LiveSession, 'marks' | 'absent' | 'finished' | 'liked' | 'plan'> & {
+  session: SessionClock & { id: string }
 }
 
 export const livePartOf = ({ session, marks, absent, finished, liked, plan }: LivePart): LivePart => ({

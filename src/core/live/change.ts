@@ -1,6 +1,7 @@
-import { dequal } from 'dequal'
-import type { ShownMark } from '../session-board'
-import type { LiveSession } from './snapshot'
+import type { LiveSession, ShownMark } from './session'
+
+/** Plain data made by one hand: the same text is the same thing. */
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** What a device is told: at first everything, then what has changed. */
 export interface LiveChange extends Partial<Omit<LiveSession, 'marks' | 'links'>> {
@@ -20,12 +21,12 @@ export function changeBetween(before: LiveSession, now: LiveSession): LiveChange
   const change: LiveChange = {}
   if (before.clock.moved !== now.clock.moved || before.clock.canGoBack !== now.clock.canGoBack)
     change.clock = now.clock
-  if (!dequal(before.absent, now.absent)) change.absent = now.absent
-  if (!dequal(before.finished, now.finished)) change.finished = now.finished
-  if (!dequal(before.liked, now.liked)) change.liked = now.liked
+  if (!same(before.absent, now.absent)) change.absent = now.absent
+  if (!same(before.finished, now.finished)) change.finished = now.finished
+  if (!same(before.liked, now.liked)) change.liked = now.liked
   if (before.plan !== now.plan) change.plan = now.plan
   const known = new Map(before.marks.map((mark) => [mark.id, mark]))
-  const put = now.marks.filter((mark) => !dequal(known.get(mark.id), mark))
+  const put = now.marks.filter((mark) => !same(known.get(mark.id), mark))
   const left = new Set(now.marks.map(({ id }) => id))
   const gone = before.marks.flatMap(({ id }) => (left.has(id) ? [] : [id]))
   if (put.length + gone.length > 0) change.marks = { put, gone }

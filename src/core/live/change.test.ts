@@ -1,8 +1,7 @@
 import fc from 'fast-check'
-import { applied, type LivePart } from '@/ui/run/live-board'
-import type { ShownMark } from '../session-board'
+import { applied, type LivePart } from './board'
 import { changeBetween, everything, seenBy, type Sees } from './change'
-import type { LiveSession } from './snapshot'
+import type { LiveSession, ShownMark } from './session'
 
 const clock = (slot: number): LiveSession['clock'] => ({
   state: 'running',

@@ -1,0 +1,65 @@
+import type { Mark, MarkValue } from '../evidence/mark'
+import type { StepPlace } from '../skills'
+
+export type SessionState = 'planned' | 'running' | 'done'
+
+/** A mark that stands, as devices of a session show it. */
+export type ShownMark = MarkValue &
+  Pick<Mark, 'id' | 'observer' | 'pupilId' | 'digital' | 'how'> & {
+    visitId: string
+    place: StepPlace
+    /** Seen by somebody who came in by a link. */
+    byLink: boolean
+  }
+
+/** The clock of a session, as it stood when it was told. */
+export interface SessionClock {
+  state: SessionState
+  slots: number
+  slotMinutes: number
+  slot: number
+  /** When this was told, by the server's clock, in milliseconds. */
+  at: number
+  /** Milliseconds left of the slot when this was told; negative: over time. */
+  leftMs: number
+  /** Milliseconds of the whole slot, minutes more included. */
+  fullMs: number
+  paused: boolean
+  /** The last Next can be taken back. */
+  canGoBack: boolean
+  /** Another one whenever somebody has touched the clock. */
+  moved: string
+}
+
+/** Who is away, and from which slot on. */
+export interface Away {
+  pupilId: string
+  fromSlot: number
+}
+
+/** Games that were finished at a visit, and how many minutes they took together. */
+export interface Finished {
+  visitId: string
+  games: number
+  minutes: number
+}
+
+/** A group liked its game at a visit, or did not. */
+export interface Liked {
+  visitId: string
+  liked: boolean
+}
+
+/** What changes while a session runs, as every device of it sees it. */
+export interface LiveSession {
+  clock: SessionClock
+  marks: ShownMark[]
+  absent: Away[]
+  /** Where it was told. */
+  finished: Finished[]
+  liked: Liked[]
+  /** Another one when who goes where has changed: then the page is to be read anew. */
+  plan: string
+  /** Links that are good. */
+  links: string[]
+}

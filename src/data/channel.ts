@@ -1,0 +1,2 @@
+/** What is told over it of a session is its id and nothing else. */
+export const sessionChannel = 'islands_session'
