@@ -49,7 +49,7 @@ const commands = {
       ['architecture', 'npx', ['depcruise', 'src', 'bin', '--config', '.dependency-cruiser.cjs']],
       ['dead code', 'npx', ['knip']],
       ['unit tests', 'npx', ['jest', ...rest]],
-      ['browser tests', 'npx', ['jest', '--config', 'e2e/jest.config.mjs', '--runInBand', ...rest]],
+      ['browser tests', 'npx', ['jest', '--config', 'e2e/jest.config.mjs', '--maxWorkers=2', ...rest]],
     ]
     for (const [title, program, args] of steps) {
       say(`${title} …`)

@@ -50,6 +50,7 @@ test('ten minutes late, a lost slot, a missing adult, a failing station, a child
   const slots = () => person.text('h1')
 
   const late = await waysFor('We are late')
+  expect(await person.axe()).toEqual([])
   expect(late).toContainEqual(expect.stringMatching(/^Shorten each slot to \d+ minutes$/))
   await take(late.findIndex((way) => way.startsWith('Shorten')))
   await person.find('//*[normalize-space(.)="planned anew"]')

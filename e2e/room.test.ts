@@ -49,6 +49,7 @@ async function wayIn(
   await label.click()
   if (station) await teacher.choose('Station', station)
   await teacher.press('Make a code')
+  expect(await teacher.axe()).toEqual([])
   const picture = await teacher.find('//*[name()="svg"][contains(@class,"qr")]')
   await teacher.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', picture)
   const { data, width, height } = PNG.sync.read(Buffer.from(await picture.takeScreenshot(), 'base64'))
@@ -125,6 +126,8 @@ test('five devices in one session: marks of all on all, the server killed in the
 
   // A code is good once, and a wrong one says nothing.
   const late = await personAt(server.url, 390, 844)
+  await late.goTo('/here')
+  expect(await late.axe()).toEqual([])
   await comeIn(late, typed.code)
   await late.waitFor(async () => /not good/.test(await late.text('.problem')), 'the used code to be refused')
   await late.leave()
@@ -135,6 +138,8 @@ test('five devices in one session: marks of all on all, the server killed in the
   for (const { name } of here) expect(source).toContain(name)
   for (const { name } of there) expect(source).not.toContain(`>${name}<`)
   for (const name of names) expect(await room.text('main')).not.toContain(name)
+
+  for (const device of [helper, phone, room, screen]) expect(await device.axe()).toEqual([])
 
   // Marks of all on all.
   const took: Record<string, number> = {}
