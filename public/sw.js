@@ -14,6 +14,8 @@ self.addEventListener('fetch', (event) => {
   const { request } = event
   const url = new URL(request.url)
   if (request.method !== 'GET' || url.origin !== self.location.origin) return
+  // A worker finds what it is to run behind # in its own address, and loses that where its file comes from here.
+  if (request.destination === 'worker') return
   if (isFile(url)) event.respondWith(fileOf(request))
   else if (request.mode === 'navigate' && isBoard(url)) event.respondWith(boardOf(request))
 })
