@@ -1,15 +1,13 @@
 /** Who can ask for something: an adult by what it is in a class or in the school, or a device by the link that let it in. */
-const parties = [
-  'teacher',
-  'helper',
-  'coordinator',
-  'admin',
-  'helper-link',
-  'late-helper-link',
-  'room-link',
-  'station-link',
-] as const
-export type Party = (typeof parties)[number]
+export type Party =
+  | 'teacher'
+  | 'helper'
+  | 'coordinator'
+  | 'admin'
+  | 'helper-link'
+  | 'late-helper-link'
+  | 'room-link'
+  | 'station-link'
 
 const teaching: readonly Party[] = ['teacher']
 /** A coordinator reads across the classes of the school, and changes nothing. */

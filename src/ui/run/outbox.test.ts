@@ -50,7 +50,13 @@ afterEach(() => queues.splice(0).forEach((queue) => queue.close()))
 test('a mark is sent once, in order, and forgotten only when it is acknowledged', async () => {
   const { queue, sent, settled } = page(stored)
   for (const number of [1, 2, 3]) await queue.add(at(child(number)), own, null)
-  expect(await settled()).toEqual({ waiting: [], aside: [], volatile: false, offline: false })
+  expect(await settled()).toEqual({
+    known: true,
+    waiting: [],
+    aside: [],
+    volatile: false,
+    offline: false,
+  })
   expect(sent.map(({ pupilId }) => pupilId)).toEqual([child(1), child(2), child(3)])
   const times = sent.map(({ madeAt }) => madeAt)
   expect(new Set(times).size).toBe(3)

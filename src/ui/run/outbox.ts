@@ -5,6 +5,8 @@ import { isMark, type Entry, type OutboxStore, type SetAside } from './outbox-st
 
 /** Where the entries of this device stand. */
 export interface QueueState {
+  /** What the device holds was looked up: before, nothing can be said of it. */
+  known: boolean
   /** On this device only, as yet. */
   waiting: Entry[]
   /** The server can't store them. */
@@ -15,7 +17,13 @@ export interface QueueState {
   offline: boolean
 }
 
-export const nothingWaiting: QueueState = { waiting: [], aside: [], volatile: false, offline: false }
+export const nothingWaiting: QueueState = {
+  known: false,
+  waiting: [],
+  aside: [],
+  volatile: false,
+  offline: false,
+}
 
 /** What a mark is about; without an observer this device saw it. */
 export type MarkedAt = Pick<Mark, 'visitId' | 'pupilId'> &
@@ -181,7 +189,7 @@ export class Outbox {
   }
 
   private async report() {
-    const state = { ...(await this.store.all()), offline: this.failures > 0 }
+    const state = { known: true, ...(await this.store.all()), offline: this.failures > 0 }
     if (!this.closed) this.changed(state)
     return state
   }

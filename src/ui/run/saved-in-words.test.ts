@@ -5,9 +5,19 @@ const asides = (count: number) => marks(count).map((entry) => ({ entry, reason: 
 const note = { kind: 'note' } as never
 type State = Parameters<typeof savedInWords>[0]
 const said = (state: Partial<State>) =>
-  savedInWords({ waiting: [], aside: [], volatile: false, offline: false, recording: 0, ...state })
+  savedInWords({
+    known: true,
+    waiting: [],
+    aside: [],
+    volatile: false,
+    offline: false,
+    recording: 0,
+    ...state,
+  })
 
 test.each<[Partial<State>, string]>([
+  [{ known: false }, 'Looking what is kept here …'],
+  [{ known: false, recording: 1 }, 'Saving 1 mark …'],
   [{ recording: 1 }, 'Saving 1 mark …'],
   [{}, 'All marks saved'],
   [{ waiting: marks(1) }, 'Saving 1 mark …'],

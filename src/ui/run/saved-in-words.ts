@@ -8,12 +8,14 @@ const counted = (entries: readonly Entry[], count = entries.length) =>
 
 /** Where the marks of this device stand, never better than it is. */
 export function savedInWords({
+  known,
   waiting,
   aside,
   volatile,
   offline,
   recording,
 }: QueueState & { recording: number }): string {
+  if (!known && recording === 0) return 'Looking what is kept here …'
   // A tap is counted from the moment it is made.
   const count = Math.max(waiting.length, recording)
   if (count > 0) {
