@@ -3,6 +3,8 @@
 const cacheName = 'islands-session'
 /** Files of builds gone by are let go when there are more than this. */
 const mostFiles = 150
+/** A board is kept for so long at the most. */
+const longestKeptMs = 12 * 3_600_000
 
 const isBoard = ({ pathname }) => pathname === '/here' || /^\/c\/[^/]+\/run$/.test(pathname)
 const isFile = ({ pathname }) => pathname.startsWith('/_next/static/')
@@ -40,8 +42,12 @@ async function boardOf(request) {
   } catch {
     // No network.
   }
-  const kept = await caches.match(new URL(request.url).pathname)
-  return kept ?? Response.error()
+  const path = new URL(request.url).pathname
+  const kept = await caches.match(path)
+  if (kept && Date.now() - Date.parse(kept.headers.get('date') ?? '') < longestKeptMs) return kept
+  // No session lasts so long: names of children do not stay on a device.
+  await (await caches.open(cacheName)).delete(path)
+  return Response.error()
 }
 
 async function keepBoard(path, files) {

@@ -7,6 +7,8 @@ import type { liveSession } from '@/server/room/pages'
 const heartbeatMs = 15_000
 /** After a broken line a browser comes again after so long. */
 const againMs = 800
+/** Messages that wait for a device at the most. */
+const mostWaiting = 500
 
 type Asked = Awaited<ReturnType<typeof liveSession>>
 
@@ -31,7 +33,10 @@ export async function eventStream(
     async start(controller) {
       let closed = false
       const write = (text: string) => {
-        if (!closed) controller.enqueue(encoder.encode(text))
+        if (closed) return
+        // A device that takes nothing any more comes again, and is told everything anew.
+        if ((controller.desiredSize ?? 0) < -mostWaiting) return close()
+        controller.enqueue(encoder.encode(text))
       }
       const send = (change: LiveChange) => write(`data: ${JSON.stringify(change)}\n\n`)
       const timer = setInterval(() => {
@@ -62,8 +67,13 @@ export async function eventStream(
       const { sees, linkId, sessionId } = asked
       // Ending without a word: the server stops, and the device comes again.
       const gone = (why: 'over' | 'stopping') => (why === 'over' ? over() : close())
-      leave = await listenTo(classId, sessionId, { ...sees, linkId, tell: send, end: gone })
-      if (closed) leave()
+      try {
+        leave = await listenTo(classId, sessionId, { ...sees, linkId, tell: send, end: gone })
+        if (closed) leave()
+      } catch {
+        // The database is away for the moment: the device comes again.
+        close()
+      }
     },
     cancel: () => stop(),
   })

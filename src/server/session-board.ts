@@ -17,6 +17,7 @@ import type { ClassScope } from '@/data/scope'
 import { displayName } from './classes'
 import { now } from './clock'
 import { planRevision } from './live/plan-revision'
+import { wayBack } from './room/before-replan'
 import { stepOfVisit } from './marks/marks'
 
 export type { SessionClock, ShownMark }
@@ -73,8 +74,10 @@ export interface RunPage {
   plan: string
   /** The plan was changed since it was made ready: those changes are not in this session. */
   changesWait: boolean
-  /** It goes on another way than planned, and that can be undone. */
-  replanned: boolean
+  /** Whoever looks leads the session; else it records and nothing more. */
+  leads: boolean
+  /** It goes on another way than planned; `open`: that can still be undone. */
+  replanned: 'no' | 'open' | 'kept'
   /** Children who are in no group of this session: they came after it was planned. */
   waiting: { id: string; name: string }[]
 }
@@ -197,7 +200,8 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
     finished: await finishedOf(scope, visitIds),
     liked: await likedOf(scope, visitIds),
     plan: planRevision(session, grouping),
-    replanned: session.beforeReplan !== null,
+    leads: scope.party === 'teacher',
+    replanned: session.beforeReplan === null ? 'no' : wayBack(session) ? 'open' : 'kept',
     changesWait: session.state === 'planned' && (await draftOf(scope, 'plan')) !== null,
     waiting: [...names].flatMap(([id, name]) =>
       grouping.groups.some(({ pupils }) => pupils.includes(id)) ? [] : [{ id, name }],

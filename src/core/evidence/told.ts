@@ -27,6 +27,8 @@ export const toldSchema = z.discriminatedUnion('kind', [
     /** From the beginning of the slot, or from the game before it at this visit. */
     minutes: z.number().positive().max(mostMinutes),
   }),
+  /** A tap too much: that game was not finished. */
+  z.object({ ...told, kind: z.literal('unfinished'), visitId: z.uuid(), game: z.uuid() }),
   z.object({ ...told, kind: z.literal('liked'), visitId: z.uuid(), liked: z.boolean() }),
 ])
 

@@ -50,9 +50,21 @@ export function withTold(board: LivePart, told: readonly Told[]): LivePart {
         return { ...now, absent: absent ? [...others, { pupilId, fromSlot }] : others }
       }
       case 'finished': {
-        const { visitId, minutes } = one
+        const { visitId, minutes, id } = one
         const before = now.finished.find((visit) => visit.visitId === visitId)
-        const after = { visitId, games: (before?.games ?? 0) + 1, minutes: (before?.minutes ?? 0) + minutes }
+        const games = (before?.games ?? 0) + 1
+        const after = { visitId, games, minutes: (before?.minutes ?? 0) + minutes, last: { id, minutes } }
+        return { ...now, finished: merged(now.finished, [after]) }
+      }
+      case 'unfinished': {
+        const before = now.finished.find(({ last }) => last?.id === one.game)
+        if (!before) return now
+        const after = {
+          ...before,
+          games: before.games - 1,
+          minutes: before.minutes - before.last!.minutes,
+          last: null,
+        }
         return { ...now, finished: merged(now.finished, [after]) }
       }
       case 'liked':

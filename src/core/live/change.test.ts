@@ -47,7 +47,7 @@ const sessionArbitrary = fc
     clock: clock(slot),
     marks: marks.map(mark),
     absent: absent.map((child) => ({ pupilId: `child ${child}`, fromSlot: 0 })),
-    finished: finished.map((visit) => ({ visitId: `visit ${visit}`, games: 1, minutes: 4 })),
+    finished: finished.map((visit) => ({ visitId: `visit ${visit}`, games: 1, minutes: 4, last: null })),
     liked: [],
     plan,
     links: [],

@@ -42,6 +42,8 @@ export interface Finished {
   visitId: string
   games: number
   minutes: number
+  /** Number of the latest of them, and the minutes it took: a tap too much can be taken back. */
+  last: { id: string; minutes: number } | null
 }
 
 /** A group liked its game at a visit, or did not. */

@@ -1,7 +1,7 @@
 import { and, asc, eq, gte, sql } from 'drizzle-orm'
 import type { Played, SeatedBefore } from '@/core/planning/session/past'
 import { jsonList } from '../json-row'
-import { attendance, groupMember, played, station, stationSession, visit } from '../schema'
+import { attendance, groupMember, played, pupil, station, stationSession, visit } from '../schema'
 import type { ClassScope } from '../scope'
 
 /** Who has played what in all sessions that were held, each with the last day of it. */
@@ -12,17 +12,24 @@ export function playedIn({ db, classId }: ClassScope): Promise<Played[]> {
     .where(eq(played.classId, classId))
 }
 
-/** Sums up a session that was held: who was there has played what was at the stations. */
+/**
+ * Sums up a session that was held: who was there has played what was at the stations, as one of its group or as one who
+ * sat with it for this session. Who went home has played what came before.
+ */
 export async function sumUpPlayed({ db, classId }: ClassScope, sessionId: string) {
-  const away = sql`exists (select from ${attendance} where ${attendance.sessionId} = ${stationSession.id}
-    and ${attendance.pupilId} = ${groupMember.pupilId} and ${attendance.absent})`
   await db.execute(sql`
     insert into ${played} (class_id, pupil_id, game_id, mode, day)
-    select ${stationSession.classId}, ${groupMember.pupilId}, ${station.gameId}, ${station.mode}, max(${stationSession.day})
+    select ${stationSession.classId}, there.pupil_id, ${station.gameId}, ${station.mode}, max(${stationSession.day})
     from ${visit} join ${stationSession} on ${stationSession.id} = ${visit.sessionId}
       join ${station} on ${station.id} = ${visit.stationId}
-      join ${groupMember} on ${groupMember.groupId} = ${visit.groupId}
-    where ${stationSession.id} = ${sessionId} and ${stationSession.classId} = ${classId} and not ${away}
+      join lateral (
+        select ${groupMember.pupilId} from ${groupMember} where ${groupMember.groupId} = ${visit.groupId}
+        union select ${pupil.id} from ${pupil} where ${pupil.classId} = ${classId}
+          and ${pupil.id}::text in (select jsonb_array_elements_text(jsonb_array_elements(${visit.seats})))
+      ) there on true
+    where ${stationSession.id} = ${sessionId} and ${stationSession.classId} = ${classId}
+      and not exists (select from ${attendance} where ${attendance.sessionId} = ${stationSession.id}
+        and ${attendance.pupilId} = there.pupil_id and ${attendance.absent} and ${visit.slot} >= ${attendance.fromSlot})
     group by 1, 2, 3, 4
     on conflict (pupil_id, game_id, mode) do update set day = greatest(${played.day}, excluded.day)`)
 }
@@ -38,7 +45,9 @@ export async function seatedSince({ db, classId }: ClassScope, day: string): Pro
         sql`${visit.slot}`,
       ),
       away: jsonList(
-        sql<string>`${attendance.pupilId}`,
+        sql<
+          [pupilId: string, fromSlot: number]
+        >`json_build_array(${attendance.pupilId}, ${attendance.fromSlot})`,
         sql`${attendance} where ${attendance.sessionId} = ${stationSession.id} and ${attendance.absent}`,
       ),
     })
@@ -55,7 +64,9 @@ export async function seatedSince({ db, classId }: ClassScope, day: string): Pro
     visits.map(([slot, seats]) => ({
       sessionId,
       slot,
-      sets: seats.map((set) => set.filter((child) => !away.includes(child))).filter((set) => set.length > 0),
+      sets: seats
+        .map((set) => set.filter((child) => !away.some(([id, from]) => id === child && slot >= from)))
+        .filter((set) => set.length > 0),
     })),
   )
 }

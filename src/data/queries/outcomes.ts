@@ -13,6 +13,10 @@ export async function finishedOf(
       visitId: finishedGame.visitId,
       games: count(),
       minutes: sum(finishedGame.minutes).mapWith(Number),
+      last: sql<
+        Finished['last']
+      >`(array_agg(json_build_object('id', ${finishedGame.id}, 'minutes', ${finishedGame.minutes})
+        order by ${finishedGame.madeAt} desc, ${finishedGame.id}))[1]`,
     })
     .from(finishedGame)
     .where(and(eq(finishedGame.classId, classId), inArray(finishedGame.visitId, [...visitIds])))
@@ -35,6 +39,12 @@ export async function insertFinished(
     .insert(finishedGame)
     .values({ ...row, classId })
     .onConflictDoNothing()
+}
+
+export async function deleteFinishedGame({ db, classId }: ClassScope, visitId: string, id: string) {
+  await db
+    .delete(finishedGame)
+    .where(and(eq(finishedGame.classId, classId), eq(finishedGame.visitId, visitId), eq(finishedGame.id, id)))
 }
 
 /** What was told last stands. */

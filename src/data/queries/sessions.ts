@@ -56,6 +56,18 @@ const sessionWithParts = {
   ),
 }
 
+/** How a session stands that has not begun. */
+export const notBegun = {
+  state: 'planned',
+  begunAt: null,
+  before: null,
+  beforeReplan: null,
+  slot: 0,
+  slotStartedAt: null,
+  pausedAt: null,
+  extraMinutes: 0,
+} as const
+
 /** The session under way, else the earliest still planned. */
 export async function nextSession({ db, classId }: ClassScope): Promise<StoredSession | null> {
   const [row] = await db

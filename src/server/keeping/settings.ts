@@ -4,23 +4,33 @@ import { gameOf } from '@/core/games'
 import type { Habits } from '@/core/planning/session/habits'
 import { backupsIn, mostBackups, type BackupFile } from '@/data/backup/files'
 import { dataFolder } from '@/data/connection'
+import { partiesOf } from '@/data/queries/adults'
 import { sizes } from '@/data/queries/classes'
 import { pupilsOf } from '@/data/queries/pupils'
+import type { ClassScope } from '@/data/scope'
 import { classIdSchema, displayName } from '../classes'
 import { now, todayIn } from '../clock'
 import { habitsOf } from '../habits'
 import { readingClass } from '../use-case'
 import { ownBackupFolder } from './backups'
 
-export interface SettingsPage {
-  classroom: { name: string; timeZone: string }
-  children: { id: string; name: string }[]
+/** What is kept of the whole school. */
+export interface Keeping {
   backups: BackupFile[]
   mostBackups: number
   /** Where backups go, for whoever wants a copy elsewhere. */
   folder: string
   /** What is kept in all, and how large it is; null: on a database server. */
   kept: { classes: number; children: number; marks: number; bytes: number | null }
+}
+
+export interface SettingsPage {
+  /** Null: somebody else looks after the school's backups and accounts. */
+  keeping: Keeping | null
+  /** The class's teacher; else whoever looks at it changes nothing. */
+  teaches: boolean
+  classroom: { name: string; timeZone: string }
+  children: { id: string; name: string }[]
   /** What the class has shown at its stations. */
   habits: { pace: Habits['pace']; liked: { title: string; liked: number; of: number }[] }
   today: string
@@ -32,18 +42,16 @@ export const settingsPage = readingClass(
   'settingsPage',
   classIdSchema,
   async (scope): Promise<SettingsPage> => {
-    const [pupils, kept, { pace, liked }] = await Promise.all([
+    const [pupils, parties, { pace, liked }] = await Promise.all([
       pupilsOf(scope),
-      sizes(scope.db),
+      partiesOf(scope.db, scope.adultId),
       habitsOf(scope),
     ])
     return {
+      keeping: parties.includes('admin') ? await keepingOf(scope) : null,
+      teaches: scope.party === 'teacher',
       classroom: { name: scope.classroom.name, timeZone: scope.classroom.timeZone },
       children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
-      backups: backupsIn(ownBackupFolder()),
-      mostBackups,
-      folder: resolve(ownBackupFolder()),
-      kept: { ...kept, bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
       habits: {
         pace,
         liked: Object.entries(liked).map(([gameId, notes]) => ({ title: gameOf(gameId).title, ...notes })),
@@ -53,6 +61,15 @@ export const settingsPage = readingClass(
     }
   },
 )
+
+async function keepingOf({ db }: ClassScope): Promise<Keeping> {
+  return {
+    backups: backupsIn(ownBackupFolder()),
+    mostBackups,
+    folder: resolve(ownBackupFolder()),
+    kept: { ...(await sizes(db)), bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
+  }
+}
 
 function bytesIn(folder: string): number {
   let sum = 0

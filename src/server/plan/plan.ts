@@ -16,6 +16,7 @@ import {
   sessionOf,
   updateSession,
   type StoredSession,
+  notBegun,
 } from '@/data/queries/sessions'
 import { saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
@@ -248,14 +249,7 @@ function asSession(
     slotMinutes,
     around,
     adults,
-    state: 'planned',
-    begunAt: null,
-    before: null,
-    beforeReplan: null,
-    slot: 0,
-    slotStartedAt: null,
-    pausedAt: null,
-    extraMinutes: 0,
+    ...notBegun,
     stations: stations.map((station, position) => ({
       ...station,
       id: stationIds.get(station.id)!,

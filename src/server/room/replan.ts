@@ -12,6 +12,7 @@ import {
   deletePlanned,
   insertSession,
   lockSession,
+  notBegun,
   replaceVisits,
   sessionOf,
   updateSession,
@@ -24,6 +25,7 @@ import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { planThread } from '../heavy/threads'
 import { planOf, readClass, workOutPlan } from '../plan/context'
+import { beforeOf, wayBack } from './before-replan'
 import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
 
 const askedSchema = classIdSchema.extend({ sessionId: z.uuid(), happened: happenedSchema })
@@ -117,51 +119,7 @@ function shown(way: Way, { plan, visits, slot: now }: Running, { grouping }: Pla
   }
 }
 
-/** What of a session a re-plan may change, as it was before: kept so that it can be undone. */
-const beforeSchema = z.object({
-  slots: z.number().int(),
-  slotMinutes: z.number().int(),
-  modes: z.record(z.uuid(), z.enum(['adult-led', 'adult-near', 'own'])),
-  visits: z.array(
-    z.object({
-      id: z.uuid(),
-      slot: z.number().int(),
-      stationId: z.uuid(),
-      groupId: z.uuid(),
-      levelId: z.string(),
-      levelChosen: z.boolean(),
-      seats: z.array(z.array(z.uuid())),
-      ownLevels: z.record(z.string(), z.string()),
-      pinned: z.boolean(),
-    }),
-  ),
-  /** A session that was made for another day of what was lost. */
-  carried: z.uuid().nullable(),
-})
-type Before = z.output<typeof beforeSchema>
-
-const beforeOf = (
-  { slots, slotMinutes, stations, visits }: StoredSession,
-  carried: string | null,
-): Before => ({
-  slots,
-  slotMinutes,
-  modes: Object.fromEntries(stations.map(({ id, mode }) => [id, mode])),
-  visits: visits.map(({ id, slot, stationId, groupId, levelId, levelChosen, seats, ownLevels, pinned }) => ({
-    id,
-    slot,
-    stationId,
-    groupId,
-    levelId,
-    levelChosen,
-    seats,
-    ownLevels,
-    pinned,
-  })),
-  carried,
-})
-
-/** The session goes on another way; it can be undone as long as the session runs. */
+/** The session goes on another way; it can be undone as long as its slot lasts. */
 export const takeWay = preparedChange(
   'takeWay',
   askedSchema.extend({ way: z.string().max(20) }),
@@ -182,14 +140,15 @@ export const takeWay = preparedChange(
       if (chosen.dropped.includes(visit.id)) return []
       return [visitAfter(visit, chosen, running, view)]
     })
+    const before = wayBack(now) ?? beforeOf(now)
     const carried = chosen.kind === 'tomorrow' ? await carryOver(scope, now, chosen) : null
     await replaceVisits(scope, sessionId, visits)
     for (const { stationId, mode } of chosen.modes) await updateStationMode(scope, stationId, mode)
     await updateSession(scope, sessionId, {
       slots: chosen.slots,
       slotMinutes: chosen.slotMinutes,
-      // The first state is what is gone back to, however often it was planned anew.
-      beforeReplan: now.beforeReplan ?? beforeOf(now, carried),
+      // The first state of this slot is what is gone back to, however often it was planned anew.
+      beforeReplan: { ...before, carried: [...before.carried, ...(carried === null ? [] : [carried])] },
     })
     await tellOf(scope, [sessionId])
   },
@@ -236,14 +195,7 @@ async function carryOver(scope: ClassScope, session: StoredSession, { dropped }:
     id,
     day: nextSchoolDay(todayIn(scope.classroom.timeZone)),
     slots: 1,
-    state: 'planned',
-    begunAt: null,
-    before: null,
-    beforeReplan: null,
-    slot: 0,
-    slotStartedAt: null,
-    pausedAt: null,
-    extraMinutes: 0,
+    ...notBegun,
     stations: session.stations.map((station) => ({ ...station, id: stations.get(station.id)! })),
     visits: lost.map((visit) => ({
       ...visit,
@@ -262,12 +214,12 @@ export const undoReplan = changingClass(
   async (scope, { sessionId }) => {
     const locked = await lockSession(scope, sessionId)
     if (!locked) throw new NotHere()
-    const before = beforeSchema.safeParse(locked.beforeReplan)
-    if (locked.state !== 'running' || !before.success) throw new Refused('There is nothing to undo.')
-    const { slots, slotMinutes, modes, visits, carried } = before.data
+    const before = wayBack(locked)
+    if (!before) throw new Refused('There is nothing to undo, or the session has moved on since.')
+    const { slots, slotMinutes, modes, visits, carried } = before
     await replaceVisits(scope, sessionId, visits)
     for (const [stationId, mode] of Object.entries(modes)) await updateStationMode(scope, stationId, mode)
-    if (carried !== null) await deletePlanned(scope, carried)
+    for (const id of carried) await deletePlanned(scope, id)
     await updateSession(scope, sessionId, { slots, slotMinutes, beforeReplan: null })
     await tellOf(scope, [sessionId])
   },

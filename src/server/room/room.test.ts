@@ -11,12 +11,13 @@ import { recordMark } from '../marks/marks'
 import { takeNoteAway } from '../notes'
 import { planPage } from '../plan/plan'
 import { childPage } from '../progress'
-import { runPage } from '../run'
+import { runPage, tapClock } from '../run'
 import { readingClass } from '../use-case'
 import { classIdSchema } from '../classes'
 import { mark, newClass, openTestSchool, rowsOf, running, viewer } from '../testing/school'
 import { changeLevelNow, swapSeats } from './at-station'
 import { comeIn, linkedDevice, makeLink } from './links'
+import { takeWay, undoReplan, waysToGoOn } from './replan'
 import { tell } from './tell'
 
 openTestSchool()
@@ -183,4 +184,65 @@ test('codes: good once, few tries, nothing kept as it is; a scanned one lets in 
   expect(await rowsOf(`link where token_hash = '${token}' or code_hash = '${code}'`)).toBe(0)
   // The table says nothing of whom the code let in.
   expect((await classTable(viewer, { classId })).rows.length).toBeGreaterThan(0)
+})
+
+test('who went home has played what came before, and nothing after', async () => {
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const [first, second] = [0, 1].map((slot) =>
+    page.visits.find((visit) => visit.slot === slot && visit.pennant === 0)!,
+  )
+  const [{ id: pupilId }] = first.children
+  await tell(viewer, { classId, kind: 'absent', ...told(), sessionId, pupilId, absent: true, fromSlot: 1 })
+  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  const played = (stationId: string) => {
+    const { gameId } = page.stations.find(({ id }) => id === stationId)!
+    return rowsOf(`played where pupil_id = '${pupilId}' and game_id = '${gameId}'`)
+  }
+  expect([await played(first.stationId), await played(second.stationId)]).toEqual([1, 0])
+})
+
+test('a finished game that was a tap too much is taken back, however often that is told', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  const [{ id: visitId }] = page.visits
+  const [one, other] = [told(), told()]
+  await tell(viewer, { classId, kind: 'finished', ...one, visitId, minutes: 4 })
+  await tell(viewer, {
+    classId,
+    kind: 'finished',
+    ...other,
+    madeAt: '2026-11-24T08:59:30Z',
+    visitId,
+    minutes: 3,
+  })
+  const now = async () => (await runPage(viewer, { classId }))!.finished
+  expect(await now()).toEqual([{ visitId, games: 2, minutes: 7, last: { id: other.id, minutes: 3 } }])
+  for (let i = 0; i < 2; i++)
+    await tell(viewer, { classId, kind: 'unfinished', ...told(), visitId, game: other.id })
+  expect(await now()).toEqual([{ visitId, games: 1, minutes: 4, last: { id: one.id, minutes: 4 } }])
+})
+
+test('a way to go on: what is held another day is a session of its own; undone it is gone, and later there is no way back', async () => {
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const happened = { kind: 'lost-slot' } as const
+  const way = async (kind: string) =>
+    (await waysToGoOn(viewer, { classId, sessionId, happened })).find((one) => one.kind === kind)!
+  const tomorrow = await way('tomorrow')
+  await takeWay(viewer, { classId, sessionId, happened, way: tomorrow.id })
+  const sessions = () => rowsOf(`station_session where class_id = '${classId}'`)
+  expect(await sessions()).toBe(2)
+  expect((await runPage(viewer, { classId }))!.session.slots).toBe(page.session.slots - 1)
+  await undoReplan(viewer, { classId, sessionId })
+  const back = (await runPage(viewer, { classId }))!
+  expect([await sessions(), back.session.slots, back.plan]).toEqual([1, page.session.slots, page.plan])
+  const shorter = { kind: 'late', minutes: 5 } as const
+  const [first] = await waysToGoOn(viewer, { classId, sessionId, happened: shorter })
+  await takeWay(viewer, { classId, sessionId, happened: shorter, way: first.id })
+  await expect(takeWay(viewer, { classId, sessionId, happened: shorter, way: 'none' })).rejects.toThrow(
+    'moved on',
+  )
+  await tapClock(viewer, { classId, sessionId, tap: 'next', slot: 0 })
+  await expect(undoReplan(viewer, { classId, sessionId })).rejects.toThrow('nothing to undo')
 })

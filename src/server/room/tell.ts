@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { believedMoment } from '@/core/evidence/mark'
 import { toldSchema, type Told } from '@/core/evidence/told'
 import { insertNote } from '@/data/queries/notes'
-import { insertFinished, saveLiking } from '@/data/queries/outcomes'
+import { deleteFinishedGame, insertFinished, saveLiking } from '@/data/queries/outcomes'
 import { allInClass } from '@/data/queries/pupils'
 import { sessionOf, setAbsent, visitsMet, type VisitMet } from '@/data/queries/sessions'
 import { tellOf } from '@/data/queries/telling'
@@ -55,6 +55,12 @@ async function takeIn(scope: ClassScope, told: Told, at: Date): Promise<string |
       const { id, visitId, minutes } = told
       const met = await metAt(scope, visitId)
       await insertFinished(scope, { id, visitId, minutes, madeAt: at })
+      return met.session.id
+    }
+    case 'unfinished': {
+      const { visitId, game } = told
+      const met = await metAt(scope, visitId)
+      await deleteFinishedGame(scope, visitId, game)
       return met.session.id
     }
     case 'liked': {

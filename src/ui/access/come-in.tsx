@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form'
 import type { Answer } from '@/server/answer'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
+import { useKeptPage } from '../run/use-kept-page'
 import { Door } from './door'
 import { HandIn } from './hand-in'
 
@@ -22,6 +23,8 @@ export function ComeIn({ over, comeIn, leave }: Props) {
   const router = useRouter()
   const [code, setCode] = useState('')
   const { problems, busy, save } = useSaving()
+  // Whoever stands at the door has no board to keep any more.
+  useKeptPage(0, true)
 
   const give = useEffectEvent((given: { token: string }) =>
     save(

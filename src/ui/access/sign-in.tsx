@@ -66,6 +66,10 @@ export function SignIn({ open, signIn }: Props) {
           {busy ? 'One moment …' : 'Sign in'}
         </Button>
       </Form>
+      <p className="tiny muted">
+        Where the address begins with http and not with https, others in the same network could read along:
+        sign in from a network you trust only.
+      </p>
       <p className="small">
         <a href="/here">I have a code for a session</a>
       </p>

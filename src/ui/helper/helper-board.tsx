@@ -128,6 +128,7 @@ export function HelperBoard({ page, actions }: { page: HelperPage; actions: Help
                 {...at.outcomeOf(visit.id)}
                 enabled={running}
                 onFinished={() => at.finish(visit.id)}
+                onUnfinished={(game) => at.unfinish(visit.id, game)}
                 onLiked={(liked) => at.like(visit.id, liked)}
               />
             </section>

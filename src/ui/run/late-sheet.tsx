@@ -36,7 +36,7 @@ export function LateSheet({
   stations: RunPage['stations']
   /** Groups of whom somebody is there. */
   groups: readonly { groupId: string; pennant: number }[]
-  replanned: boolean
+  replanned: RunPage['replanned']
   find: (happened: Happened) => Promise<Answer<ShownWay[]>>
   take: (happened: Happened, way: string) => Promise<Answer<void>>
   undo: () => Promise<Answer<void>>
@@ -62,7 +62,7 @@ export function LateSheet({
   }
   return (
     <SideSheet title="Plan anew from now" onClose={onClose}>
-      {replanned && (
+      {replanned === 'open' && (
         <p className="caution-line small">
           The session goes on another way than planned.{' '}
           <Button variant="quiet" size="sm" disabled={busy} onClick={() => save(undo, onClose)}>

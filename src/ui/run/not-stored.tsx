@@ -11,6 +11,8 @@ function what(entry: Entry, names: ReadonlyMap<string, string>): string {
       return `A note on ${child}`
     case 'finished':
       return 'A finished game'
+    case 'unfinished':
+      return 'That a game was not finished'
     case 'liked':
       return 'Whether a game was liked'
   }

@@ -19,6 +19,7 @@ export function RunBar({
   onLetIn,
   onLate,
   replanned,
+  leads,
   note,
 }: {
   classId: string
@@ -32,9 +33,12 @@ export function RunBar({
   onLate: () => void
   /** It goes on another way than planned: the times of the plan say nothing any more. */
   replanned: boolean
+  /** Else it is a helper’s, who records. */
+  leads: boolean
   note: React.ReactNode
 }) {
-  const running = session.state === 'running'
+  const runs = session.state === 'running'
+  const running = runs && leads
   const last = session.slot + 1 >= session.slots
   const quiet = (tap: ClockTap, words: string) => (
     <Button variant="quiet" disabled={busy} onClick={() => onTap(tap)}>
@@ -43,7 +47,7 @@ export function RunBar({
   )
   return (
     <header className="run-bar">
-      <div className="clock" role="timer" aria-label={running ? `${clockInWords(left)} left` : 'not started'}>
+      <div className="clock" role="timer" aria-label={runs ? `${clockInWords(left)} left` : 'not started'}>
         {clockInWords(left)}
       </div>
       <div className="grow">
@@ -51,7 +55,7 @@ export function RunBar({
           Slot {session.slot + 1} of {session.slots}
         </h1>
         <span className="small muted">
-          {!running
+          {!runs
             ? `planned for ${times[0].from}`
             : session.paused
               ? 'paused'
@@ -80,26 +84,35 @@ export function RunBar({
           {last ? 'Finish' : 'Next slot'}
         </Button>
       )}
-      {session.state === 'planned' && (
+      {session.state === 'planned' && leads && (
         <Button disabled={busy} onClick={() => onTap('start')}>
           Start session
         </Button>
       )}
       <div className="run-more">
-        <Button variant="plain" size="sm" onClick={onLetIn}>
-          Bring a helper
-        </Button>
-        {running && !last ? (
-          <Button variant="plain" size="sm" disabled={busy} onClick={() => onTap('finish')}>
-            End here
-          </Button>
-        ) : (
-          <span />
+        {leads && (
+          <>
+            <Button variant="plain" size="sm" onClick={onLetIn}>
+              Bring a helper
+            </Button>
+            {running && !last ? (
+              <Button variant="plain" size="sm" disabled={busy} onClick={() => onTap('finish')}>
+                End here
+              </Button>
+            ) : (
+              <span />
+            )}
+            {note}
+            <Link className="btn btn-plain btn-sm" href={`/c/${classId}`}>
+              Harbour
+            </Link>
+          </>
         )}
-        {note}
-        <Link className="btn btn-plain btn-sm" href={`/c/${classId}`}>
-          Harbour
-        </Link>
+        {!leads && (
+          <Link className="btn btn-plain btn-sm" href="/account">
+            Your account
+          </Link>
+        )}
         <KeysButton />
       </div>
     </header>

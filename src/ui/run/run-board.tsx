@@ -127,7 +127,8 @@ export function RunBoard({
         busy={busy}
         onTap={tap}
         onLetIn={() => setLettingIn(true)}
-        replanned={page.replanned}
+        replanned={page.replanned !== 'no'}
+        leads={page.leads}
         onLate={() => setLate(true)}
         note={<QuickNote classId={classId} load={actions.loadNotes} />}
       />
@@ -149,7 +150,7 @@ export function RunBoard({
           <NotStored aside={marks.aside} names={names} onRetry={marks.retry} onLetGo={marks.letGo} />
         )}
         <Newcomers
-          waiting={page.waiting}
+          waiting={page.leads ? page.waiting : []}
           groups={visits.map(({ groupId, pennant }) => ({ groupId, pennant }))}
           busy={busy}
           onJoin={(pupilId, groupId) =>
@@ -179,6 +180,7 @@ export function RunBoard({
             onMissing={(item, done) => save(() => actions.missInBag({ classId, item }), done)}
             outcomeOf={at.outcomeOf}
             onFinished={at.finish}
+            onUnfinished={at.unfinish}
             onLiked={at.like}
           />
         ))}

@@ -1,6 +1,7 @@
 'use client'
 
 import type { Judgement } from '@/core/evidence/observation'
+import type { Finished } from '@/core/live/session'
 import type { MarkValue } from '@/core/evidence/mark'
 import type { RunPage, RunVisit, ShownMark } from '@/server/session-board'
 import { keyOf } from './board'
@@ -28,6 +29,7 @@ export function StationColumn({
   onMissing,
   outcomeOf,
   onFinished,
+  onUnfinished,
   onLiked,
 }: {
   /** Where the game can be shown; null: not from here. */
@@ -46,8 +48,9 @@ export function StationColumn({
   onOpen: (visitId: string, pupilId: string) => void
   /** Null: what is missing is told elsewhere. */
   onMissing: ((item: string, done: () => void) => void) | null
-  outcomeOf: (visitId: string) => { games: number; liked: boolean | undefined }
+  outcomeOf: (visitId: string) => { finished: Finished | null; liked: boolean | undefined }
   onFinished: (visitId: string) => void
+  onUnfinished: (visitId: string, game: string) => void
   onLiked: (visitId: string, liked: boolean) => void
 }) {
   return (
@@ -105,6 +108,7 @@ export function StationColumn({
               {...outcomeOf(visit.id)}
               enabled={enabled}
               onFinished={() => onFinished(visit.id)}
+              onUnfinished={(game) => onUnfinished(visit.id, game)}
               onLiked={(liked) => onLiked(visit.id, liked)}
             />
           </div>

@@ -80,7 +80,7 @@ export function useSession(of: MarksOf, at: string, page: RunPage) {
     unseen: notSeen(page.visits, absent, marks.markOf, marks.othersOf),
     tell,
     outcomeOf: (visitId: string) => ({
-      games: board.finished.find((one) => one.visitId === visitId)?.games ?? 0,
+      finished: board.finished.find((one) => one.visitId === visitId) ?? null,
       liked: board.liked.find((one) => one.visitId === visitId)?.liked,
     }),
     /** A game has been finished at a visit: it took the time since the slot began, or since the game before. */
@@ -89,6 +89,8 @@ export function useSession(of: MarksOf, at: string, page: RunPage) {
       const minutes = Math.max(0.1, (session.fullMs - left) / 60_000 - before)
       tell({ kind: 'finished', visitId, minutes: Math.min(120, minutes) })
     },
+    /** The last one was a tap too much. */
+    unfinish: (visitId: string, game: string) => tell({ kind: 'unfinished', visitId, game }),
     like: (visitId: string, liked: boolean) => tell({ kind: 'liked', visitId, liked }),
     setAway: (pupilId: string, away: { fromSlot: number } | null) =>
       tell({

@@ -14,10 +14,13 @@ export function ClassAdults({
   classId,
   address,
   invite,
+  all,
 }: {
   classId: string
   address: string | null
   invite: Action<typeof inviteToClass>
+  /** Whoever looks after the school's accounts sees all of them. */
+  all: boolean
 }) {
   const [token, setToken] = useState<string | null>(null)
   const { problems, busy, save } = useSaving()
@@ -52,9 +55,11 @@ export function ClassAdults({
         <Link className="btn btn-plain btn-sm" href="/account">
           Your account
         </Link>
-        <Link className="btn btn-plain btn-sm" href="/adults">
-          All adults
-        </Link>
+        {all && (
+          <Link className="btn btn-plain btn-sm" href="/adults">
+            All adults
+          </Link>
+        )}
       </div>
       {token !== null && <InvitationLink token={token} address={address} />}
     </section>

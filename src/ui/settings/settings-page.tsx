@@ -1,5 +1,6 @@
 'use client'
 
+import Link from 'next/link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { inviteToClass } from '@/server/access/adults'
@@ -43,19 +44,93 @@ const reasons = {
 
 const sentence = (words: string) => words[0].toUpperCase() + words.slice(1)
 
-/** What is kept, how large it is, when it was last backed up; what goes out, comes in and is erased. */
+/** What is kept and where it goes, who else comes in, what the class has shown; what goes out, comes in and is erased. */
 export function SettingsPage(props: Props) {
-  const { classId, page, backUp, lookInto, restore, erase } = props
+  const { classId, page } = props
+  const { classroom, keeping, teaches } = page
+  return (
+    <>
+      {keeping ? (
+        <SchoolKeeping {...props} keeping={keeping} />
+      ) : (
+        <div className="headline">
+          <div>
+            <h1>{classroom.name}</h1>
+            <p>The school’s admin looks after backups and accounts.</p>
+          </div>
+          <Link className="btn btn-quiet" href="/account">
+            Your account
+          </Link>
+        </div>
+      )}
+      <div className="columns settings">
+        {keeping && <Backups {...props} keeping={keeping} />}
+        <div>
+          {teaches && (
+            <>
+              <ClassAdults
+                classId={classId}
+                address={props.address}
+                invite={props.invite}
+                all={keeping !== null}
+              />
+              <ClassHabits
+                classId={classId}
+                habits={page.habits}
+                forgetPace={props.forgetPace}
+                forgetLikings={props.forgetLikings}
+              />
+            </>
+          )}
+          <section aria-labelledby="class-title">
+            <h2 className="section" id="class-title">
+              {classroom.name} as a document
+            </h2>
+            <p className="small muted">
+              Children, groups, plans and every mark, readable without Islands. It holds children’s names:
+              keep it as your school keeps such records.
+            </p>
+            <div className="button-row">
+              {teaches && (
+                <a className="btn btn-quiet btn-sm" href={`/c/${classId}/export`} download>
+                  Export the class
+                </a>
+              )}
+              <a className="btn btn-quiet btn-sm" href={`/c/${classId}/list`} download>
+                Names for a spreadsheet
+              </a>
+              {keeping && <ImportClass />}
+            </div>
+          </section>
+          {teaches && <ChildData classId={classId} childrenOfClass={page.children} erase={props.erase} />}
+          <p className="caution">
+            Your school’s data-protection policy and the law where you are govern how long records are kept
+            and who may see them. At the end of the school year, export what has to stay and erase the rest.
+          </p>
+        </div>
+      </div>
+    </>
+  )
+}
+
+type WithKeeping = Props & { keeping: NonNullable<Page['keeping']> }
+
+const momentOf =
+  ({ page: { now, classroom } }: Props) =>
+  (at: string) =>
+    momentInWords(at, now, classroom.timeZone)
+
+/** When it was last backed up, and doing it now. */
+function SchoolKeeping(props: WithKeeping) {
+  const { backUp, keeping } = props
   const { problems, busy, save } = useSaving()
-  const [opened, setOpened] = useState<string | null>(null)
-  const { backups, kept, classroom, now } = page
-  const moment = (at: string) => momentInWords(at, now, classroom.timeZone)
-  const [newest] = backups
+  const { kept } = keeping
+  const [newest] = keeping.backups
   return (
     <>
       <div className="headline">
         <div>
-          <h1>{newest ? `Backed up ${moment(newest.madeAt)}` : 'Not backed up yet'}</h1>
+          <h1>{newest ? `Backed up ${momentOf(props)(newest.madeAt)}` : 'Not backed up yet'}</h1>
           <p>
             {many(kept.classes, 'class', 'classes')}, {many(kept.children, 'child', 'children')},{' '}
             {kept.marks.toLocaleString('en-GB')} marks
@@ -75,77 +150,53 @@ export function SettingsPage(props: Props) {
         </Button>
       </div>
       <Problems problems={problems} />
-      <div className="columns settings">
-        <section aria-labelledby="backups-title">
-          <h2 className="section" id="backups-title">
-            Backups
-          </h2>
-          <p className="small muted">
-            One a day, and one before anything large is changed. The newest {page.mostBackups} stay in{' '}
-            <code>{page.folder}</code>; copy that folder to another computer now and then.
-          </p>
-          {backups.length === 0 && <p className="muted">The first is made within the hour.</p>}
-          <ul className="rows">
-            {backups.map(({ name, madeAt, reason, bytes }) => (
-              <li key={name}>
-                <span className="grow">
-                  {sentence(moment(madeAt))} <span className="muted small">{reasons[reason]}</span>
-                </span>
-                <span className="small muted">{bytesInWords(bytes)}</span>
-                <Button
-                  variant="quiet"
-                  size="sm"
-                  aria-label={`Bring back the backup made ${moment(madeAt)}`}
-                  onClick={() => setOpened(name)}
-                >
-                  Bring back
-                </Button>
-              </li>
-            ))}
-          </ul>
-        </section>
-        <div>
-          <ClassAdults classId={classId} address={props.address} invite={props.invite} />
-          <ClassHabits
-            classId={classId}
-            habits={page.habits}
-            forgetPace={props.forgetPace}
-            forgetLikings={props.forgetLikings}
-          />
-          <section aria-labelledby="class-title">
-            <h2 className="section" id="class-title">
-              {classroom.name} as a document
-            </h2>
-            <p className="small muted">
-              Children, groups, plans and every mark, readable without Islands. It holds children’s names:
-              keep it as your school keeps such records.
-            </p>
-            <div className="button-row">
-              <a className="btn btn-quiet btn-sm" href={`/c/${classId}/export`} download>
-                Export the class
-              </a>
-              <a className="btn btn-quiet btn-sm" href={`/c/${classId}/list`} download>
-                Names for a spreadsheet
-              </a>
-              <ImportClass />
-            </div>
-          </section>
-          <ChildData classId={classId} childrenOfClass={page.children} erase={erase} />
-          <p className="caution">
-            Your school’s data-protection policy and the law where you are govern how long records are kept
-            and who may see them. At the end of the school year, export what has to stay and erase the rest.
-          </p>
-        </div>
-      </div>
+    </>
+  )
+}
+
+/** The copies there are, each to be looked into and brought back. */
+function Backups(props: WithKeeping) {
+  const { keeping, lookInto, restore, page } = props
+  const [opened, setOpened] = useState<string | null>(null)
+  const moment = momentOf(props)
+  const { backups } = keeping
+  return (
+    <section aria-labelledby="backups-title">
+      <h2 className="section" id="backups-title">
+        Backups
+      </h2>
+      <p className="small muted">
+        One a day, and one before anything large is changed. The newest {keeping.mostBackups} stay in{' '}
+        <code>{keeping.folder}</code>; copy that folder to another computer now and then.
+      </p>
+      {backups.length === 0 && <p className="muted">The first is made within the hour.</p>}
+      <ul className="rows">
+        {backups.map(({ name, madeAt, reason, bytes }) => (
+          <li key={name}>
+            <span className="grow">
+              {sentence(moment(madeAt))} <span className="muted small">{reasons[reason]}</span>
+            </span>
+            <span className="small muted">{bytesInWords(bytes)}</span>
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-label={`Bring back the backup made ${moment(madeAt)}`}
+              onClick={() => setOpened(name)}
+            >
+              Bring back
+            </Button>
+          </li>
+        ))}
+      </ul>
       {opened && (
         <BringBack
           name={opened}
-          made={moment(backups.find(({ name }) => name === opened)?.madeAt ?? now)}
+          made={moment(backups.find(({ name }) => name === opened)?.madeAt ?? page.now)}
           lookInto={lookInto}
           restore={restore}
           onClose={() => setOpened(null)}
         />
       )}
-    </>
+    </section>
   )
 }
