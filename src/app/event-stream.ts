@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { NotHere } from '@/server/use-case'
 import { listenTo } from '@/server/live/hub'
 import type { LiveChange } from '@/core/live/change'
@@ -25,7 +26,7 @@ export async function eventStream(
   try {
     asked = await ask()
   } catch (error) {
-    return new Response(null, { status: error instanceof NotHere ? 404 : 503 })
+    return new Response(null, { status: error instanceof NotHere || error instanceof z.ZodError ? 404 : 503 })
   }
   const encoder = new TextEncoder()
   let stop = () => undefined as void

@@ -1,4 +1,4 @@
-import { paceAfter, paceFactor, unknownPace } from '@/core/evidence/class-pace'
+import { isPlausible, paceAfter, paceFactor, unknownPace } from '@/core/evidence/class-pace'
 import type { Habits } from '@/core/planning/session/habits'
 import { deleteFinished, deleteLikings, likingNotes, timedGames } from '@/data/queries/outcomes'
 import type { ClassScope } from '@/data/scope'
@@ -18,7 +18,7 @@ export async function habitsOf(scope: ClassScope): Promise<Habits> {
   const pace = timed.reduce((before, { gameId, levelId, minutes }) => {
     // Where the time ends a game, how long it took says nothing.
     const expected = levelMeasure(gameId, levelId).minutes?.mean
-    return expected ? paceAfter(before, expected, minutes) : before
+    return expected && isPlausible(expected, minutes) ? paceAfter(before, expected, minutes) : before
   }, unknownPace)
   return {
     pace: { factor: pace.games === 0 ? 1 : rounded(paceFactor(pace)), games: pace.games },

@@ -1,5 +1,5 @@
 import { normal, seededChance } from '../chance/chance'
-import { paceAfter, paceFactor, unknownPace } from './class-pace'
+import { isPlausible, paceAfter, paceFactor, unknownPace } from './class-pace'
 import { liking } from './liking'
 
 test('a class that always takes half as long again is found out, and the belief narrows', () => {
@@ -45,4 +45,14 @@ test('liking: one half without notes, and few notes move it little', () => {
   expect(liking({ liked: 1, of: 1 })).toBeCloseTo(2 / 3, 12)
   expect(liking({ liked: 18, of: 20 })).toBeCloseTo(19 / 22, 12)
   expect(() => liking({ liked: 3, of: 2 })).toThrow()
+})
+
+test('a clock that nobody stopped, and a tap on the wrong game, say nothing of the class', () => {
+  expect([2, 3.4, 10, 29, 120].map((minutes) => isPlausible(10, minutes))).toEqual([
+    false,
+    true,
+    true,
+    true,
+    false,
+  ])
 })

@@ -15,6 +15,13 @@ export const unknownPace: ClassPace = { mean: 0, sd: 0.3, games: 0 }
 /** Spread of one timed game about the class's own pace, in ln: chance of the game, talk, mishaps. Common practice, no source. */
 const gameSpread = 0.35
 
+/** Further from what is usual than this factor, either way: somebody forgot to tap, or tapped the wrong game. Common practice, no source. */
+const mishap = 3
+
+/** True if a game can have taken so long; else the time says nothing of the class. */
+export const isPlausible = (expectedMinutes: number, minutes: number): boolean =>
+  minutes <= expectedMinutes * mishap && minutes * mishap >= expectedMinutes
+
 /**
  * The pace after a game that was timed: a normal update of ln factor (Gelman et al. 2013, Bayesian Data Analysis, § 2.5).
  * @param expectedMinutes what the game takes on average at factor 1

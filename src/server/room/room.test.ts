@@ -140,6 +140,8 @@ test('games that took longer make the class slower in the plan and among the gam
     const minutes = levelMeasure(gameId, visit.levelId).minutes!.mean * 1.5
     await tell(viewer, { classId, kind: 'finished', ...told(), visitId: visit.id, minutes })
   }
+  // A session that nobody ended: two hours for a game are no pace.
+  await tell(viewer, { classId, kind: 'finished', ...told(), visitId: timed[0].id, minutes: 120 })
   await tell(viewer, { classId, kind: 'liked', ...told(), visitId: timed[0].id, liked: true })
   // Eight games half as long again, from a prior that holds the usual pace: a good deal slower, not all of it.
   const { pace } = await habits(viewer, { classId })

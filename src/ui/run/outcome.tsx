@@ -20,6 +20,7 @@ export function Outcome({
   onUnfinished: (game: string) => void
   onLiked: (liked: boolean) => void
 }) {
+  const last = finished && finished.games > 0 ? finished.last : null
   const like = (value: boolean, words: string) => (
     <Button
       variant="quiet"
@@ -34,19 +35,19 @@ export function Outcome({
   return (
     <div className="outcome" role="group" aria-label={`How ${title} went`}>
       <Button variant="quiet" size="sm" disabled={!enabled} onClick={onFinished}>
-        Game finished{finished && finished.games > 0 && <span className="figure"> {finished.games}</span>}
+        Finished <span className="figure">{finished?.games || ''}</span>
       </Button>
-      {finished?.last && finished.games > 0 && (
-        <Button
-          variant="quiet"
-          size="sm"
-          disabled={!enabled}
-          aria-label={`One fewer finished at ${title}`}
-          onClick={() => onUnfinished(finished.last!.id)}
-        >
-          −
-        </Button>
-      )}
+      {/* Its place is kept while there is nothing to take back: a tap must not move the children's rows. */}
+      <Button
+        variant="quiet"
+        size="sm"
+        className={last ? undefined : 'kept-place'}
+        disabled={!enabled || !last}
+        aria-label={`One fewer finished at ${title}`}
+        onClick={() => last && onUnfinished(last.id)}
+      >
+        −
+      </Button>
       {like(true, 'Liked')}
       {like(false, 'Not liked')}
     </div>

@@ -41,7 +41,7 @@ export function ClassHabits({
       <Problems problems={problems} />
       <p className="small">
         {paceInWords(pace) ??
-          'Nothing was timed yet: minutes are the usual ones. “Game finished” at a station times a game.'}{' '}
+          'Nothing was timed yet: minutes are the usual ones. “Finished” at a station times a game.'}{' '}
         {pace.games > 0 && forget('Forget the pace', noPace)}
       </p>
       <p className="small">
