@@ -1,7 +1,7 @@
 import { randomBytes, scrypt, timingSafeEqual, type ScryptOptions } from 'node:crypto'
 import { z } from 'zod'
 
-/** Longer is better than odder; the length is NIST SP 800-63B’s least for a password that stands alone, less a few. */
+/** Longer is better than odder: between the eight and the fifteen characters that NIST SP 800-63B-4 asks for beside another proof and alone (from memory). */
 export const passwordSchema = z
   .string()
   .min(10, 'Ten characters at least: three words are easy to keep in mind.')
