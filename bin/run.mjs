@@ -88,12 +88,15 @@ const commands = {
   },
 }
 
+/** What never asks a database, or is the same on both: one run tells all. */
+const notOfTheDatabase = ['pglite/', 'heavy/', 'http/', 'print/pdf', 'server/together', 'data/away']
+
 /** The server's tests once more, on a PostgreSQL server. */
 async function onPostgres() {
   say('the server’s tests on PostgreSQL …')
   const server = await startPostgres()
   try {
-    run('npx', ['jest', 'src/server', 'src/data', ...rest], {
+    run('npx', ['jest', 'src/server', 'src/data', '--testPathIgnorePatterns', ...notOfTheDatabase, ...rest], {
       NODE_OPTIONS: '--experimental-vm-modules',
       ISLANDS_TEST_SERVER: server.url,
     })

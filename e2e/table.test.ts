@@ -295,3 +295,36 @@ test('questions for the carpet: at the steps of the class, each answer right, wi
   await press(Key.SPACE, Key.SPACE)
   await stands('Round 2, question 1 of 10')
 })
+
+test('read from the back of the room: numerals of a track to 100 are at least 46 pixels high at 1920 × 1080, sentences 110', async () => {
+  const projector = await Person.at(server.url, { width: 1920, height: 1080 })
+  try {
+    for (const path of ['landfall?level=to-100', 'currents?level=to-100', 'grid-hop?level=to-100']) {
+      await projector.goTo(`${base}/show/${path}`)
+      await projector.find('//*[contains(@class, "show-board")]//*[name()="text"]')
+      // On until a sentence stands there.
+      for (let step = 0; step < 8; step++) {
+        if ((await projector.all('.show-sentence')).length > 0) break
+        await projector.keys(Key.ENTER)
+      }
+      const { numerals, sentence } = await projector.driver.executeScript<{
+        numerals: number[]
+        sentence: number
+      }>(() => {
+        const board = document.querySelector<SVGSVGElement>('.show-board svg')!
+        const scale = board.getScreenCTM()!.a
+        return {
+          numerals: [...board.querySelectorAll('text')]
+            .filter(({ textContent }) => /^\d{1,2}$/.test(textContent ?? ''))
+            .map((text) => parseFloat(getComputedStyle(text).fontSize) * scale),
+          sentence: parseFloat(getComputedStyle(document.querySelector('.show-sentence')!).fontSize),
+        }
+      })
+      expect(numerals.length).toBeGreaterThan(90)
+      expect({ path, least: Math.round(Math.min(...numerals)) >= 46 }).toEqual({ path, least: true })
+      expect(sentence).toBeGreaterThanOrEqual(110)
+    }
+  } finally {
+    await projector.leave()
+  }
+})

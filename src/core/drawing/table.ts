@@ -40,7 +40,9 @@ const spotTone = ({ tone, shape }: Spot): Tone =>
 /** What is printed of a spot, round (0, 0). */
 function spotMarks(spot: Spot): Mark[] {
   const [width, height] = spot.size
-  const printed = spot.face ? faceMarks(spot.face, width * 0.78, height * (spot.head ? 0.3 : 0.78)) : []
+  // A numeral alone may come near the edge: it is read from the back of the room.
+  const share = spot.face?.kind === 'numeral' ? 0.88 : 0.78
+  const printed = spot.face ? faceMarks(spot.face, width * share, height * (spot.head ? 0.3 : share)) : []
   const face: Mark[] = spot.head
     ? [{ op: 'group', id: `head ${spot.id}`, x: 0, y: fixed(-height * 0.32), marks: printed }]
     : printed

@@ -85,6 +85,7 @@ function paperMarks(one: Thing, width: number, height: number): Mark[] | null {
     case 'sheet':
     case 'list':
     case 'mat':
+    case 'hundreds mat':
     case 'cover strip': {
       const h = Math.min(height, width * 1.2) * 0.9
       const across = h * 0.72

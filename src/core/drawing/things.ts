@@ -17,6 +17,7 @@ type Form =
   | 'clock'
   | 'paper'
   | 'object'
+  | 'plate'
 
 const formOf: Partial<Record<ThingKind, Form>> = {
   die: 'die',
@@ -40,6 +41,7 @@ const formOf: Partial<Record<ThingKind, Form>> = {
   cube: 'cubes',
   'base-ten one': 'cubes',
   'base-ten ten': 'object',
+  'base-ten hundred': 'plate',
   pin: 'pins',
   clock: 'clock',
   timer: 'sketch',
@@ -53,7 +55,7 @@ export const covers = ({ kind }: SceneThing): boolean => kind === 'cup' || kind 
 
 /** True for things that lie in heaps: they are drawn no larger than they like to be. */
 export const isLoose = ({ kind, many }: SceneThing): boolean =>
-  many !== undefined && ['heap', 'cubes', 'pins', 'object', 'disc'].includes(formOf[kind] ?? 'paper')
+  many !== undefined && ['heap', 'cubes', 'pins', 'object', 'plate', 'disc'].includes(formOf[kind] ?? 'paper')
 
 /** Width and height that a thing likes to have, in millimetres. */
 export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
@@ -86,6 +88,8 @@ export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
       return [48, 48]
     case 'object':
       return [many * 5, 34]
+    case 'plate':
+      return [many * 36, 34]
     case 'paper':
       if (face?.kind === 'frame') return [50, face.cells === 5 ? 11 : face.cells === 10 ? 21 : 45]
       if (face?.kind === 'chest') return [32, 28]
@@ -141,6 +145,26 @@ function cardMarks({ face, many = 1 }: SceneThing, width: number, height: number
     box(0, 0, width, height, 1.6, 'sheet', 'ink', 0.5),
     ...(face ? faceMarks(face, width * 0.82, height * 0.78) : backMarks(width, height)),
   ]
+}
+
+/** Hundreds side by side, each of ten tens. */
+function plateMarks(many: number, width: number, height: number): Mark[] {
+  const each = width / many
+  const side = Math.min(each * 0.92, height)
+  const tens = Array.from({ length: 9 }, (_, i) => fixed((i + 1) * (side / 10) - side / 2))
+  return Array.from({ length: many }, (_, i) => (i - (many - 1) / 2) * each).flatMap((x) => [
+    box(x, 0, side, side, 0.4, 'water', 'ink', 0.4),
+    line(
+      tens
+        .map(
+          (t) =>
+            `M${fixed(x + Number(t))} ${fixed(-side / 2)}v${fixed(side)}M${fixed(x - side / 2)} ${t}h${fixed(side)}`,
+        )
+        .join(''),
+      'ink',
+      0.25,
+    ),
+  ])
 }
 
 /** What has no face of its own, by its outline. */
@@ -217,6 +241,8 @@ export function thingMarks(one: SceneThing, width: number, height: number): Mark
         box((i - (many - 1) / 2) * each, 0, each * 0.7, height, 0.4, 'water', 'ink', 0.4),
       )
     }
+    case 'plate':
+      return plateMarks(many, width, height)
     case 'paper':
       if (face?.kind === 'shade')
         return [box(0, 0, width, height, 1, owner === null ? 'veil' : tone, 'none', 0)]

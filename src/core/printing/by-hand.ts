@@ -4,6 +4,13 @@ type Lines = readonly [string, string, string]
 
 const sheet = 'Take a sheet of A4'
 
+/** A sheet with two halves that are headed. */
+const halvedSheet = (left: string, right: string): Lines => [
+  `${sheet}, draw a line down the middle.`,
+  `Write “${left}” over the left half and “${right}” over the right.`,
+  'Leave the rest empty.',
+]
+
 /** How each kind is made with a pen, scissors and paper: three lines. Common practice, no source. */
 const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
   spinner: ({ sectors }) => [
@@ -53,11 +60,8 @@ const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
     'Make each square larger than a counter.',
     cells === 20 ? 'Leave a gap after the second row: two frames of ten.' : 'Make the frame’s outline thick.',
   ],
-  mat: () => [
-    `${sheet}, draw a line down the middle.`,
-    'Write “tens” over the left half and “ones” over the right.',
-    'Leave the rest empty.',
-  ],
+  mat: () => halvedSheet('tens', 'ones'),
+  'hundreds mat': () => halvedSheet('hundreds', 'tens'),
   strip: ({ to }) => [
     'Cut a strip as long as the sheet and two fingers wide.',
     `Fold or draw ${to} equal squares.`,
@@ -91,7 +95,7 @@ const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
   ],
   'time cards': ({ every }) => [
     'Draw round a cup for each card and write 1 to 12.',
-    `Draw hands for ${{ 60: 'each full hour', 30: 'full and half hours', 15: 'each quarter of an hour' }[every]}.`,
+    `Draw hands for ${{ 60: 'each full hour', 30: 'full and half hours', 15: 'each quarter of an hour', 5: 'two times of each hour, to five minutes' }[every]}.`,
     'The short hand moves on between the numbers.',
   ],
   'question cards': ({ about }) => [

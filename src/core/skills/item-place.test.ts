@@ -46,6 +46,8 @@ test.each<[PracticeItem, string, string]>([
   [missing(6, 10), 'add', 'complements-10'],
   [missing(27, 46), 'add', 'complement-100'],
   [{ op: 'count', answer: 8 }, 'how-many', 'count-out-10'],
+  [{ op: 'count', answer: 8, set: true }, 'how-many', 'count-set-10'],
+  [{ op: 'count', answer: 14, set: true }, 'how-many', 'count-out-20'],
   [{ op: 'see', pattern: 'dice', answer: 5 }, 'how-many', 'see-5'],
   [{ op: 'see', pattern: 'dice', answer: 6 }, 'how-many', 'see-6'],
   [{ op: 'see', pattern: 'frame', answer: 5 }, 'how-many', 'see-5'],

@@ -24,7 +24,7 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
     case 'missing':
       return at(add, missingStep(item.part, item.whole))
     case 'count':
-      return at(howMany, countStep(item.answer))
+      return at(howMany, item.set && item.answer <= 10 ? 'count-set-10' : countStep(item.answer))
     case 'see':
       return seenPlace(item.pattern, item.answer)
     case 'numeral':

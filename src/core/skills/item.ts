@@ -8,8 +8,8 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
   z.object({ op: z.literal('subtract'), a: whole, b: whole, answer: whole }),
   /** `part` and how many make `whole`? */
   z.object({ op: z.literal('missing'), part: whole, whole, answer: whole }),
-  /** Count out this many objects. */
-  z.object({ op: z.literal('count'), answer: whole }),
+  /** Count out this many objects; `set`: count those that lie there and say how many. */
+  z.object({ op: z.literal('count'), answer: whole, set: z.literal(true).optional() }),
   /** Say how many without counting them. */
   z.object({
     op: z.literal('see'),
@@ -73,8 +73,9 @@ export function itemKey(item: PracticeItem): string {
     case 'pattern':
       return `pattern ${item.unit}`
     case 'count':
+      return `${item.set ? 'count set' : 'count'} ${item.answer}`
     case 'numeral':
-      return `${item.op} ${item.answer}`
+      return `numeral ${item.answer}`
   }
 }
 
@@ -136,6 +137,14 @@ export function largestNumber(item: PracticeItem): number {
   }
 }
 
+const tensInWords = (tens: number) => `${tens} ${tens === 1 ? 'ten' : 'tens'}`
+
+/** The hundreds, tens and ones of a number as a sum, without what is nought: `300 + 40`; `3 hundreds` alone. */
+function hundredsAsSum({ tens, ones }: { tens: number; ones: number }): string {
+  const parts = [100 * Math.floor(tens / 10), 10 * (tens % 10), ones].filter((part) => part > 0)
+  return parts.length > 1 ? parts.join(' + ') : `${tens / 10} ${tens === 10 ? 'hundred' : 'hundreds'}`
+}
+
 /** The number sentence of an item, as it is written on a sheet or shown to the class; empty where none is written. */
 export function sentenceOf(item: PracticeItem): string {
   switch (item.op) {
@@ -156,7 +165,9 @@ export function sentenceOf(item: PracticeItem): string {
     case 'neighbour':
       return `${item.of} ${item.by < 0 ? '−' : '+'} ${Math.abs(item.by)} = ${item.answer}`
     case 'tens':
-      return `${item.tens} tens + ${item.ones} = ${item.answer}`
+      return item.tens < 10
+        ? `${tensInWords(item.tens)} + ${item.ones} = ${item.answer}`
+        : `${hundredsAsSum(item)} = ${item.answer}`
     case 'clock':
       return `${item.hour}:${String(item.minute).padStart(2, '0')}`
     case 'pattern':
@@ -166,13 +177,14 @@ export function sentenceOf(item: PracticeItem): string {
   }
 }
 
-/** The time a clock shows, as it is said: `3 o’clock`, `half past 3`, `quarter to 4`. */
+/** The time a clock shows, as it is said: `3 o’clock`, `half past 3`, `quarter to 4`, `20 to 4`. */
 export function timeInWords(hour: number, minute: number): string {
   const at = hour % 12 || 12
   if (minute === 0) return `${at} o’clock`
   if (minute === 30) return `half past ${at}`
   if (minute === 15) return `quarter past ${at}`
   if (minute === 45) return `quarter to ${(at % 12) + 1}`
+  if (minute % 5 === 0) return minute < 30 ? `${minute} past ${at}` : `${60 - minute} to ${(at % 12) + 1}`
   return `${at}:${String(minute).padStart(2, '0')}`
 }
 
@@ -197,7 +209,7 @@ export function itemAsked(item: PracticeItem): string {
       return `${by} ${item.by < 0 ? 'less' : 'more'} than ${item.of}?`
     }
     case 'tens':
-      return `${item.tens} ${item.tens === 1 ? 'ten' : 'tens'} and ${item.ones} = ?`
+      return item.tens < 10 ? `${tensInWords(item.tens)} and ${item.ones} = ?` : `${hundredsAsSum(item)} = ?`
     case 'count':
       return 'How many?'
     case 'see':

@@ -24,6 +24,9 @@ const numeral =
 const countOut =
   (low: number, high: number): Maker =>
   (chance) => ({ op: 'count', answer: chance.int(low, high) })
+const countSet =
+  (low: number, high: number): Maker =>
+  (chance) => ({ op: 'count', answer: chance.int(low, high), set: true })
 const skip =
   (by: number, low: number, high: number): Maker =>
   (chance) => ({ op: 'skip', by, answer: by * chance.int(low, high) })
@@ -137,7 +140,7 @@ const makers: Record<string, Maker> = {
   'numerals-120': numeral(101, 120),
   'numerals-1000': numeral(121, 1000),
   'count-out-5': countOut(2, 5),
-  'count-set-10': countOut(5, 10),
+  'count-set-10': countSet(5, 10),
   'see-5': (chance) => ({
     op: 'see',
     pattern: chance.int(0, 1) === 0 ? 'dice' : 'fingers',

@@ -69,15 +69,16 @@ export function trackRows(
   size = 14,
   gap = 4,
 ): Layout {
-  const step = size + gap
   const [low, high] = [Math.min(from, to), Math.max(from, to)]
   const column = (n: number) => (n === 0 ? 0 : ((n - 1) % 10) + 1)
   const row = (n: number) => (n === 0 ? 0 : Math.floor((n - 1) / 10))
   const numbers = Array.from({ length: high - low + 1 }, (_, i) => low + i)
-  // Room over each row for hops that are counted; less where there are many, so that numbers stay large.
-  const down = step + (row(high) - row(low) > 3 ? 1 : size * 0.5)
+  // Room over each row for hops that are counted; none where there are many, so that numbers stay large.
+  const long = row(high) - row(low) > 3
+  const step = size + (long ? Math.min(gap, 2) : gap)
+  const down = long ? step : step + size * 0.5
   const first = Math.min(...numbers.map(column))
-  const width = (Math.max(...numbers.map(column)) - first + 1) * step - gap
+  const width = (Math.max(...numbers.map(column)) - first) * step + size
   return {
     width,
     height: (row(high) - row(low)) * down + size,

@@ -42,6 +42,7 @@ type OtherMove =
   | 'part-that-repeats'
   | 'find-the-numeral'
   | 'counts-things'
+  | 'over-the-ten'
   | 'both-parts'
 
 export type MoveId = SlipReason | OtherMove
@@ -583,6 +584,17 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
     ],
     say: 'How many rods? How many altogether?',
     worked: 'The child gives both numbers and does not mix them.',
+  },
+  'over-the-ten': {
+    title: 'Nine, and a new ten',
+    need: 'a hundred grid, a marker',
+    do: [
+      'Stand the marker on a number that ends in nine.',
+      'Say the tens alone down the side: which ten is next?',
+      'Step over the end of the row and back, three times, in three places.',
+    ],
+    say: 'After nine comes a new ten. Which ten comes now?',
+    worked: 'The next ten comes without the grid, on the way on and on the way back.',
   },
 }
 

@@ -98,6 +98,7 @@ const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
   },
   'base-ten one': { ...onShelf('base-ten one', loose), loose: true },
   'base-ten ten': onShelf('base-ten ten', only('bundle of ten straws')),
+  'base-ten hundred': onShelf('base-ten hundred', only('hundred grid')),
   rod: { from: 'shelf', name: ({ length }) => `rod of ${length}` },
   pin: onShelf('light pin', only('empty carton')),
   ball: onShelf('soft ball', only('rolled-up socks')),
@@ -139,6 +140,7 @@ const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
     perSheet: 2,
   },
   mat: { from: 'printed', name: () => 'place-value mat', perSheet: 1 },
+  'hundreds mat': { from: 'printed', name: () => 'place-value mat with hundreds', perSheet: 1 },
   strip: { from: 'printed', name: ({ to }) => `strip 1 to ${to}`, perSheet: 4 },
   'cover strip': { from: 'printed', name: () => 'cover strip', perSheet: 8 },
   board: { from: 'printed', name: ({ name, shows }) => `${name}, ${shows}`, perSheet: 1 },
@@ -160,7 +162,8 @@ const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
   },
   'time cards': {
     from: 'printed',
-    name: ({ every }) => `time cards, ${{ 60: 'hours', 30: 'half hours', 15: 'quarters' }[every]}`,
+    name: ({ every }) =>
+      `time cards, ${{ 60: 'hours', 30: 'half hours', 15: 'quarters', 5: 'five minutes' }[every]}`,
     perSheet: 18,
   },
   'question cards': { from: 'printed', name: ({ about }) => `question cards, ${about}`, perSheet: 18 },

@@ -39,6 +39,7 @@ export const thingSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('cube'), colour: z.enum(['any', 'first', 'second', 'third']).default('any') }),
   z.object({ kind: z.literal('base-ten one') }),
   z.object({ kind: z.literal('base-ten ten') }),
+  z.object({ kind: z.literal('base-ten hundred') }),
   z.object({ kind: z.literal('rod'), length: several }),
   z.object({ kind: z.literal('pin') }),
   z.object({ kind: z.literal('ball') }),
@@ -66,6 +67,7 @@ export const thingSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hundred grid'), to: several }),
   z.object({ kind: z.literal('frame'), cells: z.union([z.literal(5), z.literal(10), z.literal(20)]) }),
   z.object({ kind: z.literal('mat') }),
+  z.object({ kind: z.literal('hundreds mat') }),
   z.object({ kind: z.literal('strip'), to: several }),
   z.object({ kind: z.literal('cover strip') }),
   /** A board of one game: which, and what tells it from the game's other boards. */
@@ -74,7 +76,10 @@ export const thingSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('sheet'), columns: z.string().min(1) }),
   z.object({ kind: z.literal('sum cards'), to: several, pairs: several }),
   z.object({ kind: z.literal('triangle cards'), op: z.enum(['add', 'multiply']), to: several }),
-  z.object({ kind: z.literal('time cards'), every: z.union([z.literal(60), z.literal(30), z.literal(15)]) }),
+  z.object({
+    kind: z.literal('time cards'),
+    every: z.union([z.literal(60), z.literal(30), z.literal(15), z.literal(5)]),
+  }),
   z.object({ kind: z.literal('question cards'), about: z.string().min(1) }),
   z.object({ kind: z.literal('claim strips'), about: z.string().min(1) }),
   z.object({ kind: z.literal('line-up cards'), shows: z.string().min(1), from: whole, to: whole }),

@@ -12,7 +12,8 @@ import type { QuestionsPage } from '@/server/show'
 import { Board } from '../board/board'
 import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
-import { promptFor, roundTheGap } from '../show/in-words'
+import { promptFor } from '../show/in-words'
+import { Sentence } from '../show/sentence'
 import { TimeLeft } from './time-left'
 
 const perRound = 10
@@ -168,7 +169,6 @@ export function QuestionsScreen({
 
 /** The question as large as it goes: a sentence with a gap, or what is looked at. */
 function Question({ question: { item, shows }, answered }: { question: ClassQuestion; answered: boolean }) {
-  const [before, after] = roundTheGap(itemAsked(item))
   return (
     <>
       {shows ? (
@@ -179,9 +179,7 @@ function Question({ question: { item, shows }, answered }: { question: ClassQues
         />
       ) : (
         !answered && (
-          <p className="question-sentence" data-asked={itemAsked(item)}>
-            {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
-          </p>
+          <Sentence className="question-sentence" text={itemAsked(item)} data-asked={itemAsked(item)} />
         )
       )}
       {answered ? (

@@ -12,7 +12,7 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
     case 'missing':
       return 'How many are missing?'
     case 'count':
-      return 'Count them out'
+      return item.set ? 'Count them all' : 'Count them out'
     case 'see':
       return 'How many did you see?'
     case 'numeral':
@@ -51,7 +51,7 @@ export function hintFor(item: PracticeItem): string {
     case 'missing':
       return `Go on from ${item.part} to ${item.whole}. Tell a partner.`
     case 'count':
-      return 'Touch each one once.'
+      return item.answer > 20 ? 'Say the tens first, then the ones.' : 'Touch each one once.'
     case 'see':
       return 'How did you see it?'
     case 'compare':
@@ -61,12 +61,6 @@ export function hintFor(item: PracticeItem): string {
     default:
       return 'Tell a partner.'
   }
-}
-
-/** The sentence as two parts round the gap: “11 + 6 = ”, “”. */
-export function roundTheGap(asked: string): [string, string] {
-  const [before, after = ''] = asked.split('?')
-  return [before, after]
 }
 
 /** Why an answer like that is given. */

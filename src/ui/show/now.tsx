@@ -2,7 +2,8 @@ import { gameOf } from '@/core/games'
 import type { Frame } from '@/core/games/playing/showing'
 import { itemAsked, sentenceOf, type PracticeItem } from '@/core/skills'
 import type { Scene } from '@/core/table'
-import { hintFor, moveInWords, promptFor, roundTheGap } from './in-words'
+import { hintFor, moveInWords, promptFor } from './in-words'
+import { Sentence } from './sentence'
 
 /** What was worked out, as it would stand on a sheet; the last few. */
 export function SoFar({ answered }: { answered: readonly PracticeItem[] }) {
@@ -46,14 +47,11 @@ export function Now({
       </div>
     )
   if (stage === 'asked' && item) {
-    const [before, after] = roundTheGap(itemAsked(item))
     return (
       <div className="show-now">
         <h2>{who ?? 'Now'}</h2>
         {item.op !== 'count' && item.op !== 'see' && item.op !== 'order' && item.op !== 'numeral' && (
-          <p className={sentenceClass(itemAsked(item))} data-sentence={itemAsked(item)}>
-            {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
-          </p>
+          <Sentence text={itemAsked(item)} data-sentence={itemAsked(item)} />
         )}
         <p className="show-prompt">{promptFor(item, move?.verb)}</p>
         <p className="show-hint">{hintFor(item)}</p>
@@ -76,7 +74,7 @@ export function Now({
   return (
     <div className="show-now">
       <h2>{over ? 'The end' : (who ?? 'Now')}</h2>
-      {last && !waits && <p className={sentenceClass(sentenceOf(last))}>{sentenceOf(last)}</p>}
+      {last && !waits && <Sentence text={sentenceOf(last)} />}
       <p className="show-prompt">{words}</p>
       {call && <p className="show-hint">{callInWords(call)}</p>}
       {left !== undefined && (
@@ -105,8 +103,3 @@ function facesInWords(faces: readonly number[], { things }: Scene): string {
   )
   return faces.every((face) => open.includes(face)) ? faces.join(' and ') : ''
 }
-
-/** Signs that fit into the line at full size. */
-const fullSize = 10
-
-const sentenceClass = (sentence: string) => `show-sentence${sentence.length > fullSize ? ' long' : ''}`

@@ -18,7 +18,8 @@ import { choicesFor, itemAsked, type PracticeItem } from '@/core/skills'
 import { Board } from '../board/board'
 import { useGlimpse } from '../board/use-glimpse'
 import { useShortcuts } from '../keys/use-shortcuts'
-import { moveInWords, promptFor, roundTheGap } from '../show/in-words'
+import { moveInWords, promptFor } from '../show/in-words'
+import { Sentence } from '../show/sentence'
 import { AnswerChoices } from './answer-choices'
 import { Help } from './help'
 import { NumberPad } from './number-pad'
@@ -171,14 +172,9 @@ export function Playing({
 }
 
 function Question({ item, verb }: { item: PracticeItem; verb: Parameters<typeof promptFor>[1] }) {
-  const [before, after] = roundTheGap(itemAsked(item))
   return (
     <>
-      {!wordless.includes(item.op) && (
-        <p className="show-sentence">
-          {before.trim()} <span className="show-gap" role="img" aria-label="gap" /> {after.trim()}
-        </p>
-      )}
+      {!wordless.includes(item.op) && <Sentence text={itemAsked(item)} />}
       <p className="show-prompt">{promptFor(item, verb)}</p>
     </>
   )

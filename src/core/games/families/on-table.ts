@@ -32,8 +32,15 @@ export const heap = (
 ): SceneThing[] => (many > 0 ? [lie(id, kind, at, null, { owner, many })] : [])
 
 /** Where the device of a game lies: dice, a wheel, or a pack with the card turned beside it. */
-export function deviceSpots(source: Numbers): Layout {
-  if (source.kind === 'dice') return place('device', [24 * source.count + 4, 24])
+export function deviceSpots(
+  source: Numbers,
+  dice: 'side by side' | 'under each other' = 'side by side',
+): Layout {
+  if (source.kind === 'dice')
+    return place(
+      'device',
+      dice === 'side by side' ? [24 * source.count + 4, 24] : [24, 24 * source.count + 4],
+    )
   if (source.kind === 'spinner') return place('device', [48, 48])
   return packSpots()
 }

@@ -2,7 +2,7 @@ import { faceMarks } from '../../drawing/faces'
 import { patternNames } from '../../drawing/thing-picture'
 import type { AnyGame } from '../../games'
 import { pattern, numeral, wheel, type Face } from '../../things/face'
-import { nameOf, type Thing } from '../../things'
+import { nameOf, timesOnCards, type Thing } from '../../things'
 import { at, copiesOf, framed, range, type Piece } from '../piece'
 import { boardOf } from './boards'
 import { card, faceCard, fullPack, questionCards, square, wide } from './cards'
@@ -105,7 +105,7 @@ function piecesOfOne(one: Thing): Piece[] | null {
         }),
       )
     case 'time cards':
-      return range(0, 719, one.every).map((minutes) => faceCard({ kind: 'clock', minutes }, square))
+      return timesOnCards(one.every).map((minutes) => faceCard({ kind: 'clock', minutes }, square))
     case 'creature halves':
       return range(one.from, one.to).map((n) => creatureHalf(one.half, n))
     case 'pattern strip':
@@ -148,7 +148,9 @@ function piecesOfOne(one: Thing): Piece[] | null {
     case 'hundred grid':
       return [hundredGrid(one.to)]
     case 'mat':
-      return [placeValueMat()]
+      return [placeValueMat('tens', 'ones')]
+    case 'hundreds mat':
+      return [placeValueMat('hundreds', 'tens')]
     case 'sheet':
       return [recordingSheet(one.columns)]
     case 'table':

@@ -2,12 +2,12 @@ import { line } from '../../drawing/marks'
 import { framed, range, type Piece } from '../piece'
 import { sizeFor, textRound } from '../text'
 
-export function placeValueMat(): Piece {
+export function placeValueMat(left: string, right: string): Piece {
   const [width, height] = [186, 240]
   return framed(width, height, [
     line(`M0 ${-height / 2}V${height / 2}M${-width / 2} ${-height / 2 + 20}H${width / 2}`, 'ink', 0.5),
-    textRound('tens', -width / 4, -height / 2 + 13, { size: 9 }),
-    textRound('ones', width / 4, -height / 2 + 13, { size: 9 }),
+    textRound(left, -width / 4, -height / 2 + 13, { size: 9 }),
+    textRound(right, width / 4, -height / 2 + 13, { size: 9 }),
   ])
 }
 

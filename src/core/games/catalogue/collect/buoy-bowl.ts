@@ -28,13 +28,13 @@ const engine = responding<Params>({
   answer({ params, prompt: [down], player }, sink) {
     const { pins, hidden, record } = params
     const standing = pins - down
-    sink({ kind: 'answered', player, item: { op: 'count', answer: down }, steps: down })
+    sink({ kind: 'answered', player, item: { op: 'count', answer: down, set: true }, steps: down })
     sink({ kind: 'built', player, cubes: down, space: 0 })
     if (hidden) {
       const item = { op: 'missing' as const, part: down, whole: pins, answer: standing }
       sink({ kind: 'answered', player, item, steps: standing })
     } else {
-      sink({ kind: 'answered', player, item: { op: 'count', answer: standing }, steps: standing })
+      sink({ kind: 'answered', player, item: { op: 'count', answer: standing, set: true }, steps: standing })
       sink({ kind: 'built', player, cubes: standing, space: 1 })
     }
     if (record) sink({ kind: 'wrote', player, what: 'sentence', text: `${down} + ${standing} = ${pins}` })

@@ -8,15 +8,18 @@ import {
   numbersSchema,
   shorterBy,
   sum,
+  totalsOf,
   turnUp,
   type Numbers,
 } from '../../engine/source'
 import { perPlayer } from '../../engine/material'
 import { lie, heap, deviceSpots, deviceThings } from '../../families/on-table'
-import { onTable, place, stacked, numeral } from '../../../table'
+import { beside, onTable, place, stacked, numeral } from '../../../table'
 
 const paramsSchema = z.object({
   source: numbersSchema,
+  /** What is counted out: loose pebbles, or rods of ten and single cubes. */
+  pieces: z.enum(['pebbles', 'tens']).default('pebbles'),
   /** Write the numeral. */
   write: z.boolean().default(true),
   /** Draw the objects. */
@@ -49,25 +52,49 @@ const engine = responding<Params>({
   answer({ params, prompt, player }, sink) {
     const total = sum(prompt)
     readThrow(params.source, prompt, player, sink)
-    sink({ kind: 'answered', player, item: { op: 'count', answer: total }, steps: total })
-    sink({ kind: 'built', player, cubes: total, space: total })
+    const handled = params.pieces === 'tens' ? Math.floor(total / 10) + (total % 10) : total
+    sink({ kind: 'answered', player, item: { op: 'count', answer: total }, steps: handled })
+    sink({ kind: 'built', player, cubes: handled, space: total })
     if (params.write) sink({ kind: 'wrote', player, what: 'numeral', text: String(total) })
     if (params.draw) sink({ kind: 'wrote', player, what: 'drawing', text: '●'.repeat(total) })
   },
 })
 
-const level = (id: string, title: string, to: number, source: Numbers) =>
-  levelOf<Params>(id, title, to, 'objects', { source, write: true, draw: false, goes: null })
+const level = (
+  id: string,
+  title: string,
+  to: number,
+  source: Numbers,
+  pieces: Params['pieces'] = 'pebbles',
+) => levelOf<Params>(id, title, to, 'objects', { source, pieces, write: true, draw: false, goes: null })
+
+/** What lies there once the number is counted out. */
+const countedOut = ({ pieces }: Params, total: number) =>
+  pieces === 'pebbles'
+    ? heap('pebbles', 'pebble', 'work', total)
+    : [
+        ...heap('tens', 'base-ten ten', 'tens', Math.floor(total / 10)),
+        ...heap('ones', 'base-ten one', 'ones', total % 10),
+      ]
 
 const table = respondTable<Params>(
-  ({ source }) =>
-    onTable(stacked(10, deviceSpots(source), place('work', [110, 50]), place('sheet', [50, 16]))),
+  ({ source, pieces }) =>
+    onTable(
+      stacked(
+        10,
+        deviceSpots(source),
+        pieces === 'pebbles'
+          ? place('work', [110, 50])
+          : beside(6, place('tens', [66, 48], { label: 'tens' }), place('ones', [48, 48], { label: 'ones' })),
+        place('sheet', [50, 16]),
+      ),
+    ),
   ({ params, prompt, open }) => {
     const total = sum(prompt)
     const counted = prompt.length > 0 && !open
     return [
       ...deviceThings(params.source, prompt),
-      ...(counted ? heap('pebbles', 'pebble', 'work', total) : []),
+      ...(counted ? countedOut(params, total) : []),
       ...(counted && params.write ? [lie('numeral', 'sheet', 'sheet', numeral(total))] : []),
     ]
   },
@@ -86,6 +113,7 @@ export const pebbleCount = defineGame({
     level('two-dice', 'two dice', 12, dice(2)),
     level('three-dice', 'three dice', 18, dice(3)),
     level('cards-20', 'cards 0 to 20', 20, cards(0, 20)),
+    level('tens-ones', 'cards 21 to 60, tens and ones', 60, cards(21, 60), 'tens'),
   ],
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
@@ -100,9 +128,14 @@ export const pebbleCount = defineGame({
     ...(params.draw ? [{ change: 'another-device' as const, params: { ...params, draw: false } }] : []),
   ],
   table,
-  materials: ({ source, write, draw }) => [
+  materials: ({ source, pieces, write, draw }) => [
     deviceOf(source),
-    perPlayer({ kind: 'pebble' }, source.kind === 'dice' ? 6 * source.count : 20),
+    ...(pieces === 'pebbles'
+      ? [perPlayer({ kind: 'pebble' }, source.kind === 'dice' ? 6 * source.count : 20)]
+      : [
+          perPlayer({ kind: 'base-ten ten' }, Math.floor(Math.max(...totalsOf(source).keys()) / 10)),
+          perPlayer({ kind: 'base-ten one' }, 9),
+        ]),
     ...(write || draw ? [perPlayer({ kind: 'sheet', columns: 'numbers and drawings' })] : []),
   ],
   room: quietTable,

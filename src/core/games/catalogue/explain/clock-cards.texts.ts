@@ -3,7 +3,12 @@ import type { Params } from './clock-cards'
 
 export const clockCardsTexts = (params: Params): LevelTexts => {
   const { every, turn, order } = params
-  const kind = every === 60 ? 'o’clock times' : every === 30 ? 'o’clock and half past' : 'quarters of an hour'
+  const kind = {
+    60: 'o’clock times',
+    30: 'o’clock and half past',
+    15: 'quarters of an hour',
+    5: 'times by five minutes',
+  }[every]
   return {
     setUp: `Time cards with ${kind}, a clock with hands to turn.`,
     start: 'The clock stands at twelve.',
@@ -25,10 +30,12 @@ export const clockCardsTexts = (params: Params): LevelTexts => {
     lookFors: [
       every === 60
         ? 'Sets the short hand on the hour and the long hand on twelve?'
-        : 'Puts the hour hand between numbers at half past?',
+        : every === 5
+          ? 'Counts round the clock in fives, not in ones?'
+          : 'Puts the hour hand between numbers at half past?',
       'Tells the hands apart?',
-      ...(every === 15
-        ? ['Says “quarter to” of the hour that comes?']
+      ...(every <= 15
+        ? [`Says “${every === 5 ? 'ten' : 'quarter'} to” of the hour that comes?`]
         : every === 30
           ? ['Says “half past” of the right hour?']
           : []),
@@ -37,17 +44,23 @@ export const clockCardsTexts = (params: Params): LevelTexts => {
     misconceptions: [
       every === 60
         ? { seen: 'Swaps the hands.', ask: 'Which hand tells the hour?', move: 'hands-swapped' }
-        : {
-            seen: 'Sets the hour hand straight on the hour at half past.',
-            ask: 'Is it still four, or on its way to five?',
-            move: 'half-past',
-          },
+        : every === 5
+          ? {
+              seen: 'Reads the minutes as the number the long hand points at.',
+              ask: 'How many minutes is it from twelve to one? And to two?',
+              move: 'counts-things',
+            }
+          : {
+              seen: 'Sets the hour hand straight on the hour at half past.',
+              ask: 'Is it still four, or on its way to five?',
+              move: 'half-past',
+            },
       ...(every === 60
         ? []
         : [
             {
-              seen: 'Reads half past four as half past five.',
-              ask: 'Has it got to five yet?',
+              seen: every === 5 ? 'Says “20 to 4” for 20 to 5.' : 'Reads half past four as half past five.',
+              ask: every === 5 ? 'Which hour is coming?' : 'Has it got to five yet?',
               move: 'next-hour' as const,
             },
           ]),
@@ -57,11 +70,13 @@ export const clockCardsTexts = (params: Params): LevelTexts => {
         ? 'I can set the clock to the hour.'
         : every === 30
           ? 'I can set half past.'
-          : 'I can set quarter past and quarter to.',
+          : every === 15
+            ? 'I can set quarter past and quarter to.'
+            : 'I can set the clock to five minutes.',
     words: [
       'o’clock',
       ...(every < 60 ? ['half past'] : ['hour']),
-      ...(every === 15 ? ['quarter past', 'quarter to'] : []),
+      ...(every === 15 ? ['quarter past', 'quarter to'] : every === 5 ? ['past', 'to'] : []),
       'short hand',
       'long hand',
     ],

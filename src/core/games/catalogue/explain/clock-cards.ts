@@ -1,5 +1,6 @@
 import { timeInWords } from '../../../skills'
 import { z } from 'zod'
+import { timesOnCards } from '../../../things'
 import { responding, respondTable, pastPrompts } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { fewer, range } from '../../engine/source'
@@ -8,8 +9,8 @@ import { lie, packSpots, packThings } from '../../families/on-table'
 import { beside, grid, onTable, place, stacked, words } from '../../../table'
 
 const paramsSchema = z.object({
-  /** Minutes between the times: hours, half hours, quarters. */
-  every: z.union([z.literal(60), z.literal(30), z.literal(15)]),
+  /** Minutes between the times: hours, half hours, quarters, or every number of the clock. */
+  every: z.union([z.literal(60), z.literal(30), z.literal(15), z.literal(5)]),
   turn: z.number().int().min(3).max(48).default(10),
   /** Put the cards in order as well. */
   order: z.boolean().default(false),
@@ -17,13 +18,11 @@ const paramsSchema = z.object({
 
 export type Params = z.infer<typeof paramsSchema>
 
-const times = ({ every }: Params) => (12 * 60) / every
-
 const engine = responding<Params>({
   tasks: ({ turn }) => turn,
-  cards: times,
+  cards: ({ every }) => timesOnCards(every).length,
   open({ params, card, player }, sink) {
-    const minutes = card * params.every
+    const minutes = timesOnCards(params.every)[card]
     sink?.({ kind: 'drew', player, card: minutes })
     return [minutes]
   },
@@ -100,6 +99,7 @@ export const clockCards = defineGame({
     level('half-hours', 'half hours', 30),
     level('order', 'half hours, put in order', 30, true),
     level('quarters', 'quarters', 15),
+    level('five-minutes', 'every five minutes', 5),
   ],
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',

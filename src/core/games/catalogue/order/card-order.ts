@@ -91,6 +91,7 @@ export const cardOrder = defineGame({
     level('tens', 'tens to 100', 10, 100, 10, 6),
     level('fives', 'fives to 100', 5, 100, 5, 6),
     level('to-100', '0 to 100', 0, 100, 1, 6),
+    level('to-120', '80 to 120', 80, 120, 1, 6),
     level('to-1000', '0 to 1000', 0, 1000, 1, 6),
   ],
   players: { min: 1, max: 3, typical: 2 },

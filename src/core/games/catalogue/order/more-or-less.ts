@@ -35,7 +35,7 @@ const engine = comparing<Params>({
     if (own <= 5) {
       sink({ kind: 'answered', player, item: { op: 'see', pattern: 'groups', answer: own }, steps: 0 })
     } else {
-      sink({ kind: 'answered', player, item: { op: 'count', answer: own }, steps: own })
+      sink({ kind: 'answered', player, item: { op: 'count', answer: own, set: true }, steps: own })
       sink({ kind: 'built', player, cubes: own, space: 0 })
     }
     if (turned.length < 2) return

@@ -42,31 +42,23 @@ const squareId = (n: number) => `square-${n}`
 const surprise = (face: number, by: number) => words(`${face}: ${by < 0 ? `back ${-by}` : `on ${by}`}`)
 
 const table: Table<Params, TrackState<Params>, number> = {
-  layout: ({ goal, table: surprises }) =>
-    onTable(
-      stacked(
-        14,
-        trackRows(0, goal, (n) => ({
-          id: squareId(n),
-          shape: n === goal ? 'island' : 'circle',
-          face: numeral(n),
-        })),
-        beside(
-          12,
-          deviceSpots(dice(1)),
-          grid(
-            surprises.map((by, i) => ({
-              id: `current-${i + 1}`,
-              shape: 'square',
-              face: surprise(i + 1, by),
-            })),
-            3,
-            [30, 11],
-          ),
-        ),
-      ),
-      12,
-    ),
+  layout: ({ goal, table: surprises }) => {
+    const long = goal > 40
+    const track = trackRows(0, goal, (n) => ({
+      id: squareId(n),
+      shape: n === goal ? 'island' : 'circle',
+      face: numeral(n),
+    }))
+    const currents = grid(
+      surprises.map((by, i) => ({ id: `current-${i + 1}`, shape: 'square', face: surprise(i + 1, by) })),
+      long ? 1 : 3,
+      long ? [21, 12] : [30, 11],
+    )
+    // A long track needs the height for itself.
+    return long
+      ? onTable(beside(6, track, stacked(12, deviceSpots(dice(1)), currents)), 6)
+      : onTable(stacked(14, track, beside(12, deviceSpots(dice(1)), currents)), 12)
+  },
   things: ({ positions, thrown }) => [...markersOn(positions, squareId), ...deviceThings(dice(1), thrown)],
   say({ positions, turn }, to) {
     const from = positions[turn]

@@ -206,14 +206,16 @@ const table: Table<Params, State, Move> = {
     }))
     const device =
       source.kind === 'dice'
-        ? deviceSpots(source)
+        ? deviceSpots(source, Math.abs(goal - start) > 40 ? 'under each other' : 'side by side')
         : beside(
             8,
             ...range(0, players - 1).map((player) => place(`pack-${player}`, [26, 34], { owner: player })),
             place('open', [24, 32]),
           )
-    // A long track needs the height for itself.
-    return onTable(Math.abs(goal - start) > 40 ? beside(8, track, device) : stacked(14, track, device), 12)
+    // A long track needs the height for itself, and nearly all of the width.
+    return Math.abs(goal - start) > 40
+      ? onTable(beside(8, track, device), 6)
+      : onTable(stacked(14, track, device), 12)
   },
   things: ({ params, players, positions, packs, thrown }) => [
     ...positions.map((at, player) =>

@@ -1,0 +1,109 @@
+import { practisedAt } from '../analysis/level-measure'
+import { markedStep } from '../evidence/fit'
+import { strands, timeInWords } from '../skills'
+import { timesOnCards } from '../things'
+import { games, gameOf } from './index'
+import { go, start } from './testing/script'
+
+test('every rung of every ladder has a level that practises it, or is marked there', () => {
+  // In a tenth of what a child works out, or named by the game.
+  const worth = 0.1
+  const practised = new Set<string>()
+  for (const game of games)
+    for (const { params } of game.levels) {
+      const { steps, marked } = practisedAt(game, params)!
+      for (const { strand, step, share } of steps) if (share >= worth) practised.add(`${strand} ${step}`)
+      const { strand, step } = markedStep(marked)
+      practised.add(`${strand} ${step}`)
+    }
+  const bare = strands.flatMap(({ id, steps }) =>
+    steps.map((step) => `${id} ${step.id}`).filter((rung) => !practised.has(rung)),
+  )
+  expect(bare).toEqual([])
+})
+
+/** All numbers said until the count is over. */
+function counted(level: string): { said: number[]; from: number[] } {
+  let state = start('skip-lines', { level })
+  const said: number[] = []
+  const from: number[] = []
+  while (!state.ended) {
+    const { next, items } = go('skip-lines', state, [])
+    const item = items[0] as { op: string; from: number; answer: number }
+    said.push(item.answer)
+    from.push(item.from)
+    state = next as typeof state
+  }
+  return { said, from }
+}
+
+test('Skip Lines in ones: up to five and back, one number for a step', () => {
+  const { said, from } = counted('ones-5')
+  expect(said).toEqual([1, 2, 3, 4, 5, 4, 3, 2, 1, 0])
+  expect(from).toEqual([0, 1, 2, 3, 4, 5, 4, 3, 2, 1])
+})
+
+test('Skip Lines over a hundred: 291 to 310, from where the line begins', () => {
+  const { said } = counted('over-hundreds')
+  expect(said).toHaveLength(20)
+  expect([said[0], said[8], said[9], said.at(-1)]).toEqual([291, 299, 300, 310])
+})
+
+test.each([
+  ['ones-5', 'back-5'],
+  ['ones-10', 'back-10'],
+  ['ones-20', 'back-20'],
+  ['over-tens', 'back-100'],
+  ['to-120', 'count-120'],
+  ['over-hundreds', 'count-1000'],
+  ['fives-100', 'fives-100'],
+  ['twos-100', 'twos-100'],
+])('Skip Lines %s is marked at %s', (level, step) => {
+  const { params } = gameOf('skip-lines').levels.find(({ id }) => id === level)!
+  expect(markedStep(practisedAt(gameOf('skip-lines'), params)!.marked).step).toBe(step)
+})
+
+test('Trade Up with hundreds: 80 and 5 tens more is 130: ten tens are traded', () => {
+  const state = { ...start('trade-up', { level: 'three-hundreds' }), positions: [80] }
+  const { items, events } = go('trade-up', state, [2, 3])
+  expect(items).toEqual([
+    { op: 'add', a: 80, b: 50, answer: 130 },
+    { op: 'tens', tens: 13, ones: 0, answer: 130 },
+  ])
+  expect(events).toContainEqual({ kind: 'took', player: 0, cards: [100] })
+  expect(events).toContainEqual({ kind: 'built', player: 0, cubes: 5, space: 3 })
+})
+
+test('Pebble Count in tens and ones: 47 is eleven pieces, not forty-seven', () => {
+  const { items, events } = go('pebble-count', start('pebble-count', { level: 'tens-ones' }), [47])
+  expect(items).toContainEqual({ op: 'count', answer: 47 })
+  expect(events).toContainEqual({ kind: 'built', player: 0, cubes: 11, space: 47 })
+})
+
+test('Buoy Bowl counts sets that lie there, nothing is counted out', () => {
+  const { items } = go('buoy-bowl', start('buoy-bowl'), [3])
+  expect(items).toEqual([
+    { op: 'count', answer: 3, set: true },
+    { op: 'count', answer: 2, set: true },
+  ])
+})
+
+test('time cards by five minutes: two to an hour, each kind of time three times, none told by quarters', () => {
+  const times = timesOnCards(5)
+  expect(times.map((minutes) => Math.floor(minutes / 60))).toEqual(
+    Array.from({ length: 24 }, (_, i) => Math.floor(i / 2)),
+  )
+  const minutes = times.map((time) => time % 60)
+  for (const minute of [5, 10, 20, 25, 35, 40, 50, 55])
+    expect(minutes.filter((one) => one === minute)).toHaveLength(3)
+  expect(timesOnCards(15)).toHaveLength(48)
+})
+
+test('times by five minutes as they are said', () => {
+  expect([timeInWords(4, 20), timeInWords(4, 40), timeInWords(12, 55), timeInWords(4, 7)]).toEqual([
+    '20 past 4',
+    '20 to 5',
+    '5 to 1',
+    '4:07',
+  ])
+})
