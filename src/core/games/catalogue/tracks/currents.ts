@@ -52,11 +52,11 @@ const table: Table<Params, TrackState<Params>, number> = {
     const currents = grid(
       surprises.map((by, i) => ({ id: `current-${i + 1}`, shape: 'square', face: surprise(i + 1, by) })),
       long ? 1 : 3,
-      long ? [21, 12] : [30, 11],
+      long ? [24, 12] : [30, 11],
     )
     // A long track needs the height for itself.
     return long
-      ? onTable(beside(6, track, stacked(12, deviceSpots(dice(1)), currents)), 6)
+      ? onTable(beside(6, track, stacked(12, deviceSpots(dice(1), 'under each other'), currents)), 6)
       : onTable(stacked(14, track, beside(12, deviceSpots(dice(1)), currents)), 12)
   },
   things: ({ positions, thrown }) => [...markersOn(positions, squareId), ...deviceThings(dice(1), thrown)],

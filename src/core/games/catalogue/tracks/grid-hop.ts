@@ -132,10 +132,10 @@ const table: Table<Params, State, Move> = {
   layout: ({ goal, direction }) =>
     onTable(
       beside(
-        12,
+        8,
         stacked(
           8,
-          place('off', [40, 20], { label: direction === 'up' ? 'start' : 'home' }),
+          place('off', [36, 20], { label: direction === 'up' ? 'start' : 'home' }),
           deviceSpots(dice(1)),
         ),
         hundredGrid(goal > 100 ? 120 : 100, (n) => ({
