@@ -124,3 +124,45 @@ test('a child of nobody, and a queue by hand in the address, lead nowhere wrong'
   await person.goTo(`${base}/check/x?then=y`)
   expect(await person.heading()).toMatch(/There is|not here|nothing here/i)
 })
+
+test('three at once with whiteboards: marks by rows, by keys, the rest right; undo; every child’s record is there', async () => {
+  await person.goTo(`${base}/class`)
+  await (await person.find('//input[@aria-label="Choose everybody"]')).click()
+  await person.press('Check together')
+  await person.sees(/^Check Ama, Bruno and Chidi together/)
+  expect(await person.axe()).toEqual([])
+  await person.driver.executeScript(() => {
+    for (const box of document.querySelectorAll<HTMLInputElement>('.check-strands input')) {
+      const wanted = box.labels![0].textContent!.startsWith('Count on')
+      if (box.checked !== wanted) box.click()
+    }
+  })
+  await person.press('Begin')
+  await person.waitFor(async () => (await stepAsked()) !== null, 'a task')
+  const first = await stepAsked()
+  expect(await person.axe()).toEqual([])
+  // By mouse the second, by keys the first and the last; a wrong task is taken back.
+  await (await person.find('//button[@aria-label="Bruno: not yet"]')).click()
+  expect(await person.text('.check-foot')).toContain('The rest right: next')
+  await person.keys('n')
+  await person.waitFor(async () => (await person.text('.check-bar')).includes('1 task'), 'the second task')
+  await person.keys('u')
+  await person.waitFor(async () => (await person.text('.check-bar')).includes('0 tasks'), 'taken back')
+  expect(await stepAsked()).toBe(first)
+  await person.keys('1', '3', '2', 'n')
+  await person.waitFor(async () => (await person.text('.check-bar')).includes('1 task'), 'the second task')
+  await person.press('Finish')
+  await person.sees(/^After 1 task/)
+  expect(await person.axe()).toEqual([])
+  await saved()
+  for (const [name, words] of [
+    ['Ama', 'on their own'],
+    ['Bruno', 'not yet'],
+    ['Chidi', 'with help'],
+  ]) {
+    await person.goTo(`${base}/class`)
+    await person.press(name)
+    const evidence = await (await person.find('//section[@aria-label="Evidence"]')).getText()
+    expect(evidence).toContain(words)
+  }
+})

@@ -15,7 +15,7 @@ import {
   saveLinks,
   setLeft,
 } from '../src/server/classes'
-import { checkPage } from '../src/server/check'
+import { checkPage, checkTogetherPage } from '../src/server/check'
 import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
 import {
   countInBag,
@@ -121,6 +121,7 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['putIntoBags', putIntoBags as Any, () => ({ classId, bags: { 'landfall/label': 2 } })],
     ['countInBag', countInBag as Any, () => ({ classId, item: 'landfall/label', count: 2, missing: 1, laminated: true })],
     ['checkPage', checkPage as Any, () => ({ classId, pupilId, then: [pupilId] })],
+    ['checkTogetherPage', checkTogetherPage as Any, () => ({ classId, pupilIds: visit.children.map(({ id }) => id).slice(0, 4) })],
     ['sheetsPage', sheetsPage as Any, () => ({ classId, sessionId })],
     ['heldOnPaper', heldOnPaper as Any, () => ({ classId, sessionId })],
     ['missInBag', missInBag as Any, () => ({ classId, item: 'landfall/label' })],

@@ -5,7 +5,7 @@ import { checkAfter, type CheckAnswer } from '@/core/evidence/check-run'
 import { difficultiesOf } from '@/core/evidence/history'
 import { interview, judgedBy } from '@/core/evidence/testing/simulated-check'
 import { stepIndex, type StrandId } from '@/core/skills'
-import { checkPage } from './check'
+import { checkPage, checkTogetherPage } from './check'
 import { createClass } from './classes'
 import { recordMark } from './marks/marks'
 import { childPage } from './progress'
@@ -154,4 +154,43 @@ test('a record outside a session says its step, and only that: anything else is 
   const page = await checkPage(viewer, { classId, pupilId, then: [rows[2].id, pupilId, crypto.randomUUID()] })
   // Neither itself, nor a child of another class.
   expect(page.then).toEqual([{ id: rows[2].id, name: rows[2].name }])
+})
+
+test('stopped after two answers, gone on with the next day: what would have come next comes', async () => {
+  const classId = await newClass()
+  const { rows } = await classTable(viewer, { classId })
+  const pupilId = rows[0].id
+  const strands = ['add'] as const
+  const before = await beliefsOf(classId, pupilId, strands)
+  const answers: CheckAnswer[] = []
+  for (const judged of ['own', 'help'] as const) {
+    const { next } = checkAfter(before, answers, 5)
+    answers.push({ place: next!, value: { judged, right: null, of: null } })
+    await send(classId, pupilId, answers.at(-1)!)
+  }
+  const { next } = checkAfter(before, answers, 5)
+  process.env.ISLANDS_CLOCK = '2026-11-25T09:00:00Z'
+  try {
+    const tomorrow = await beliefsOf(classId, pupilId, strands)
+    expect(checkAfter(tomorrow, [], 5).next).toEqual(next)
+  } finally {
+    process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+  }
+})
+
+test('several at once: strands that one of them was seen on, and nobody of another class', async () => {
+  const classId = await newClass()
+  const { rows } = await classTable(viewer, { classId })
+  const [a, b] = rows
+  await send(classId, a.id, {
+    place: { strand: 'count', step: 'count-10' },
+    value: { judged: 'own', right: null, of: null },
+  })
+  const page = await checkTogetherPage(viewer, { classId, pupilIds: [a.id, b.id, crypto.randomUUID()] })
+  expect(page.children.map(({ id }) => id).sort()).toEqual([a.id, b.id].sort())
+  for (const { strands } of page.children) expect(strands.map(({ strand }) => strand)).toContain('count')
+  expect(page.usual).toHaveLength(1)
+  await expect(checkTogetherPage(viewer, { classId, pupilIds: [a.id, crypto.randomUUID()] })).rejects.toThrow(
+    'nothing here',
+  )
 })

@@ -7,24 +7,28 @@ import { schoolDaysBetween } from '@/core/planning/calendar'
 import { strandIds, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { houseStyleOf } from '@/data/queries/house-style'
-import { childrenOf } from './children'
+import type { ClassScope } from '@/data/scope'
+import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { now, todayIn } from './clock'
 import { beliefOf } from './estimates'
 import { NotHere, readingClass } from './use-case'
 
+/** What is believed of a child on a strand today: mass by cell of the strand's grid. */
+export interface BelievedStrand {
+  strand: StrandId
+  from: number
+  mass: number[]
+  /** It was placed or seen there. */
+  followed: boolean
+  /** Not known well enough yet: there is something to ask. */
+  open: boolean
+}
+
 export interface CheckPage {
   child: { id: string; name: string }
-  /** Every strand, with what is believed of the child there today: mass by cell of the strand's grid. */
-  strands: {
-    strand: StrandId
-    from: number
-    mass: number[]
-    /** It was placed or seen there. */
-    followed: boolean
-    /** Not known well enough yet: there is something to ask. */
-    open: boolean
-  }[]
+  /** Every strand. */
+  strands: BelievedStrand[]
   /** Strands that are asked about unless others are chosen: those of which least is known. */
   usual: StrandId[]
   /** What the numbers of its tasks are drawn with: other ones each time. */
@@ -33,36 +37,57 @@ export interface CheckPage {
   then: { id: string; name: string }[]
 }
 
+export interface CheckTogetherPage {
+  /** With their strands: those that one of them was placed or seen on, or all where there are none. */
+  children: { id: string; name: string; strands: BelievedStrand[] }[]
+  usual: StrandId[]
+  seed: number
+}
+
 /** Strands of a check of five minutes. */
 const usualStrands = 2
+
+/** Strands that are asked about first where nothing was seen yet. */
+const firstStrands: StrandId[] = ['count', 'how-many']
+
+const freshSeed = () => Math.floor(now().getTime() / 1000) % 1_000_000
+
+/** What is believed of a child on these strands today. */
+function believedOf(
+  scope: ClassScope,
+  child: Child,
+  strands: readonly StrandId[],
+): Promise<BelievedStrand[]> {
+  const today = todayIn(scope.classroom.timeZone)
+  return Promise.all(
+    strands.map(async (strand) => {
+      const known = await beliefOf(scope, child.id, strand)
+      const day = known ? child.estimates[strand].day : today
+      const believed: Belief =
+        known?.belief ??
+        placedBelief({ strand, day, ...placementByYear(strand, child.listed.yearGroup) }).belief
+      // Time has passed since: what was seen long ago is less sure today.
+      const { ability } = waitUntil({ ...believed, day: 0 }, Math.max(0, schoolDaysBetween(day, today)))
+      return {
+        strand,
+        open: whyStop(startCheck({ ability, day: 0 }), difficultiesOf(strand)) === null,
+        from: ability.from,
+        mass: [...ability.mass],
+        followed: child.followed.includes(strand),
+      }
+    }),
+  )
+}
 
 /** A child to be asked, and what is believed of it before the first answer. */
 export const checkPage = readingClass(
   'checkPage',
   classIdSchema.extend({ pupilId: z.uuid(), then: z.array(z.uuid()).max(60).default([]) }),
   async (scope, { pupilId, then }): Promise<CheckPage> => {
-    const today = todayIn(scope.classroom.timeZone)
     const [children, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
     const child = children.find(({ id }) => id === pupilId)
     if (!child) throw new NotHere()
-    const strands = await Promise.all(
-      inSkipOrder(strandIds, style.skipOrder).map(async (strand) => {
-        const known = await beliefOf(scope, pupilId, strand)
-        const day = known ? child.estimates[strand].day : today
-        const believed: Belief =
-          known?.belief ??
-          placedBelief({ strand, day, ...placementByYear(strand, child.listed.yearGroup) }).belief
-        // Time has passed since: what was seen long ago is less sure today.
-        const { ability } = waitUntil({ ...believed, day: 0 }, Math.max(0, schoolDaysBetween(day, today)))
-        return {
-          strand,
-          open: whyStop(startCheck({ ability, day: 0 }), difficultiesOf(strand)) === null,
-          from: ability.from,
-          mass: [...ability.mass],
-          followed: child.followed.includes(strand),
-        }
-      }),
-    )
+    const strands = await believedOf(scope, child, inSkipOrder(strandIds, style.skipOrder))
     const open = new Set(strands.flatMap((one) => (one.open ? [one.strand] : [])))
     const least = child.followed
       .filter((strand) => open.has(strand))
@@ -70,11 +95,35 @@ export const checkPage = readingClass(
     const byId = new Map(children.map(({ id, name }) => [id, { id, name }]))
     return {
       child: { id: child.id, name: child.name },
-      seed: Math.floor(now().getTime() / 1000) % 1_000_000,
+      seed: freshSeed(),
       strands,
-      usual:
-        least.length > 0 || child.followed.length > 0 ? least.slice(0, usualStrands) : ['count', 'how-many'],
+      usual: least.length > 0 || child.followed.length > 0 ? least.slice(0, usualStrands) : firstStrands,
       then: then.flatMap((id) => (id === pupilId ? [] : (byId.get(id) ?? []))),
     }
+  },
+)
+
+/** Several children to be asked at once, who answer on whiteboards. */
+export const checkTogetherPage = readingClass(
+  'checkTogetherPage',
+  classIdSchema.extend({ pupilIds: z.array(z.uuid()).min(2).max(8) }),
+  async (scope, { pupilIds }): Promise<CheckTogetherPage> => {
+    const [all, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
+    const asked = all.filter(({ id }) => pupilIds.includes(id))
+    if (asked.length < 2) throw new NotHere()
+    const followed = strandIds.filter((strand) => asked.some((child) => child.followed.includes(strand)))
+    const strands = inSkipOrder(followed.length > 0 ? followed : strandIds, style.skipOrder)
+    const children = await Promise.all(
+      asked.map(async (child) => ({
+        id: child.id,
+        name: child.name,
+        strands: await believedOf(scope, child, strands),
+      })),
+    )
+    // The one about which most of them are open; of equals the earlier on the list.
+    const openTo = (strand: StrandId) =>
+      children.filter((child) => child.strands.some((one) => one.strand === strand && one.open)).length
+    const [most] = [...followed].sort((a, b) => openTo(b) - openTo(a))
+    return { children, usual: most ? [most] : firstStrands.slice(0, 1), seed: freshSeed() }
   },
 )

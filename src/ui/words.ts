@@ -19,6 +19,11 @@ export function zoneInShort({ fitting, known, notKnown }: InZone): string {
 }
 
 /** “1 child”, “2 children”. */
+const list = new Intl.ListFormat('en-GB')
+
+/** “Ama, Bruno and Chidi” */
+export const listed = (names: readonly string[]) => list.format(names)
+
 export const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`
 
 const numbers = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten']

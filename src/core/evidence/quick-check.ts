@@ -92,6 +92,16 @@ export interface Task {
   expectedSd: number
 }
 
+/** By how much one more task at each step is expected to shrink the variance of an ability, logits². */
+export function expectedGains(ability: Ability, difficulties: readonly number[]): number[] {
+  const now = abilitySd(ability) ** 2
+  return lawsOf(ability, difficulties).map((law) => now - expectedVariance(ability, law))
+}
+
+/** A hard task would come after as many hard ones as a child is asked in a row. */
+export const wouldDiscourage = ({ belief, hard }: StrandCheck, difficulty: number): boolean =>
+  hard >= hardInARow && isHard(belief.ability, difficulty)
+
 export const isHard = (ability: Ability, difficulty: number) => difficulty > abilityMean(ability) + hardBy
 
 /**

@@ -14,7 +14,7 @@ import {
   saveLinks,
   setLeft,
 } from '../classes'
-import { checkPage } from '../check'
+import { checkPage, checkTogetherPage } from '../check'
 import { gamePage, gamesPage, stopWaiting } from '../games'
 import { discardDraft, keepDraft } from '../drafts/drafts'
 import { backUpNow, lookIntoBackup, restoreBackup } from '../keeping/backups'
@@ -112,6 +112,8 @@ async function attempts() {
     countInBag: (who) =>
       countInBag(who, { classId, item: 'landfall/label', count: 1, missing: 0, laminated: false }),
     checkPage: (who) => checkPage(who, { classId, pupilId }),
+    checkTogetherPage: (who) =>
+      checkTogetherPage(who, { classId, pupilIds: [pupilId, visit.children[1].id] }),
     quickNotePage: (who) => quickNotePage(who, { classId }),
     takeNoteAway: (who) => takeNoteAway(who, { classId, noteId: id() }),
     sheetsPage: (who) => sheetsPage(who, { classId, sessionId }),

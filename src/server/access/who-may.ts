@@ -36,6 +36,7 @@ export const whoMay = {
   saveLinks: teaching,
   changeHouseStyle: teaching,
   checkPage: teaching,
+  checkTogetherPage: teaching,
   quickNotePage: teaching,
   takeNoteAway: teaching,
 

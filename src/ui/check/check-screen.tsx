@@ -1,17 +1,14 @@
 'use client'
 
-import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { seededChance } from '@/core/chance/chance'
 import { checkAfter } from '@/core/evidence/check-run'
 import type { Belief } from '@/core/evidence/estimate'
 import { noValue } from '@/core/evidence/mark'
 import { judgements } from '@/core/evidence/observation'
-import { strandOf, stepOf, type StrandId } from '@/core/skills'
+import { strandOf, type StrandId } from '@/core/skills'
 import { taskFor } from '@/core/skills/tasks'
-import { stimulusFor } from '@/core/teaching/stimulus'
 import type { CheckPage } from '@/server/check'
 import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
@@ -20,67 +17,32 @@ import { savedInWords } from '../run/saved-in-words'
 import { MarkSign } from '../run/child-row'
 import { many } from '../words'
 import { CheckResult } from './check-result'
-import { StimulusView } from './stimulus-view'
+import { ChooseStrands } from './choose-strands'
+import { markNames, TaskToAsk } from './task-to-ask'
 import { TallyForm } from './tally-form'
 import { useAnswers } from './use-answers'
 
-const markNames = { own: 'own', help: 'help', notYet: 'not yet' } as const
 const usualMinutes = 5
 
 /** One child, five minutes: strands chosen, tasks asked one by one, what has come of it. */
 export function CheckScreen({ classId, page }: { classId: string; page: CheckPage }) {
   const [chosen, setChosen] = useState<readonly StrandId[] | null>(null)
-  if (!chosen) return <ChooseStrands classId={classId} page={page} onStart={setChosen} />
-  return <Asking classId={classId} page={page} chosen={chosen} onOther={() => window.location.reload()} />
-}
-
-function ChooseStrands({
-  classId,
-  page: { child, strands, usual, then },
-  onStart,
-}: {
-  classId: string
-  page: CheckPage
-  onStart: (chosen: readonly StrandId[]) => void
-}) {
-  const [ticked, setTicked] = useState<ReadonlySet<StrandId>>(() => new Set(usual))
-  const toggle = (strand: StrandId) => {
-    const next = new Set(ticked)
-    if (!next.delete(strand)) next.add(strand)
-    setTicked(next)
-  }
-  return (
-    <main className="check-start">
-      <h1>Five minutes with {child.name}</h1>
-      <p>
+  const { child, strands, usual, then } = page
+  if (!chosen)
+    return (
+      <ChooseStrands
+        title={`Five minutes with ${child.name}`}
+        strands={strands}
+        usual={usual}
+        after={then.map(({ name }) => name)}
+        back={`/c/${classId}/children/${child.id}`}
+        onStart={setChosen}
+      >
         Ask what is asked, tap what you see. The next question depends on the answer, and most of them can be
         done. Stop whenever you like: every answer counts.
-      </p>
-      <fieldset>
-        <legend>What to ask about</legend>
-        <div className="check-strands">
-          {strands.map(({ strand, followed, open }) => (
-            <Form.Check
-              key={strand}
-              id={`strand ${strand}`}
-              label={`${strandOf(strand).title}${!followed ? ' (not begun)' : open ? '' : ' (known well)'}`}
-              checked={ticked.has(strand)}
-              onChange={() => toggle(strand)}
-            />
-          ))}
-        </div>
-      </fieldset>
-      <p className="button-row">
-        <Button disabled={ticked.size === 0} onClick={() => onStart([...ticked])}>
-          Begin
-        </Button>
-        <Link className="btn btn-plain" href={`/c/${classId}/children/${child.id}`}>
-          Not now
-        </Link>
-      </p>
-      {then.length > 0 && <p className="small muted">Then {then.map(({ name }) => name).join(', ')}.</p>}
-    </main>
-  )
+      </ChooseStrands>
+    )
+  return <Asking classId={classId} page={page} chosen={chosen} onOther={() => window.location.reload()} />
 }
 
 function Asking({
@@ -119,7 +81,6 @@ function Asking({
     () => place && taskFor(place, seededChance(seed + answers.answers.length * 101 + turn)),
     [place, seed, answers.answers.length, turn],
   )
-  const stimulus = task && stimulusFor(task.item)
 
   function give(value: Parameters<typeof answers.give>[0]['value']) {
     if (!place) return
@@ -172,23 +133,7 @@ function Asking({
           />
         )}
         {place && task ? (
-          <>
-            {stimulus && <StimulusView key={`${asked} ${turn}`} stimulus={stimulus} />}
-            {task.do && <p className="check-do">{task.do}</p>}
-            <h1 className="check-say" data-step={place.step}>
-              “{task.say}”
-            </h1>
-            <dl className="check-look small">
-              {judgements.map((judged) => (
-                <div key={judged}>
-                  <dt>
-                    <MarkSign judged={judged} /> {markNames[judged]}
-                  </dt>
-                  <dd>{stepOf(place).marks[judged]}</dd>
-                </div>
-              ))}
-            </dl>
-          </>
+          <TaskToAsk key={`${asked} ${turn}`} place={place} task={task} />
         ) : (
           <CheckResult
             classId={classId}

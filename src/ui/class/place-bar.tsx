@@ -12,6 +12,9 @@ import { useSaving } from '../sheets/use-saving'
 import { many } from '../words'
 import { surenessWords, type Placed } from './place-sheet'
 
+/** More boards than an adult can read at one look. */
+const mostTogether = 8
+
 /** Several children placed at once: on each strand in view a step, or as they are. */
 export function PlaceBar({
   classId,
@@ -80,6 +83,15 @@ export function PlaceBar({
       >
         Check one by one
       </Link>
+      {chosen.length >= 2 && chosen.length <= mostTogether && (
+        <Link
+          className="btn btn-plain btn-sm"
+          href={`/c/${classId}/check/together?with=${chosen.join(',')}`}
+          prefetch={false}
+        >
+          Check together
+        </Link>
+      )}
       <Button variant="plain" size="sm" disabled={busy} onClick={onDone}>
         Choose nobody
       </Button>
