@@ -151,8 +151,11 @@ test('three at once with whiteboards: marks by rows, by keys, the rest right; un
   expect(await stepAsked()).toBe(first)
   await person.keys('1', '3', '2', 'n')
   await person.waitFor(async () => (await person.text('.check-bar')).includes('1 task'), 'the second task')
+  // Who shows no board has nothing recorded.
+  await person.keys('0', '0', '0', 'n')
+  await person.waitFor(async () => (await person.text('.check-bar')).includes('2 tasks'), 'the third task')
   await person.press('Finish')
-  await person.sees(/^After 1 task/)
+  await person.sees(/^After 2 tasks/)
   expect(await person.axe()).toEqual([])
   await saved()
   for (const [name, words] of [

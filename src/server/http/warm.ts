@@ -2,7 +2,21 @@ import { createServer, type RequestListener } from 'node:http'
 import type { AddressInfo } from 'node:net'
 
 /** Asked for once each; the game and the plan are the pages that take longest the first time. */
-const places = ['/class', '/groups', '/games', '/games/fog-number', '/plan', '/run', '/progress', '/settings']
+const places = [
+  '/class',
+  '/groups',
+  '/games',
+  '/games/fog-number',
+  '/plan',
+  '/run',
+  '/progress',
+  '/settings',
+  '/print',
+  '/show/landfall',
+  '/try/landfall',
+  '/tools',
+  '/room',
+]
 const nobody = '/c/00000000-0000-4000-8000-000000000000'
 
 /**

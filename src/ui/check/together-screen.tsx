@@ -59,7 +59,7 @@ function Asking({
   chosen: readonly StrandId[]
 }) {
   const kept = useRounds(classId)
-  const [marks, setMarks] = useState<ReadonlyMap<string, Judgement>>(new Map())
+  const [marks, setMarks] = useState<ReadonlyMap<string, Judgement | 'no board'>>(new Map())
   const [at, setAt] = useState(0)
   const [turn, setTurn] = useState(0)
   const [minutes, setMinutes] = useState(usualMinutes)
@@ -102,14 +102,17 @@ function Asking({
     setAt(0)
     setTurn(0)
   }
-  /** Who has no mark yet has it right. */
+  /** Who has no mark yet has it right; who showed no board has nothing recorded. */
   const goOn = () =>
     next(
       new Map(
-        children.map(({ id }): [string, MarkValue] => [id, { ...noValue, judged: marks.get(id) ?? 'own' }]),
+        children.flatMap(({ id }): [string, MarkValue][] => {
+          const judged = marks.get(id) ?? 'own'
+          return judged === 'no board' ? [] : [[id, { ...noValue, judged }]]
+        }),
       ),
     )
-  function mark(id: string, judged: Judgement) {
+  function mark(id: string, judged: Judgement | 'no board') {
     setMarks(new Map([...marks, [id, judged]]))
     const row = children.findIndex((child) => child.id === id)
     setAt(Math.min(children.length - 1, row + 1))
@@ -126,6 +129,7 @@ function Asking({
       title: `The board of the child in the frame: ${markNames[judged]}`,
       run: () => mark(children[at].id, judged),
     })),
+    { keys: '0', title: 'No board shown', run: () => mark(children[at].id, 'no board') },
     { keys: 'ArrowDown', title: 'Next child', run: () => setAt(Math.min(children.length - 1, at + 1)) },
     { keys: 'ArrowUp', title: 'Child before', run: () => setAt(Math.max(0, at - 1)) },
     { keys: 'n', title: 'Next task; who has no mark has it right', run: goOn },
@@ -209,6 +213,14 @@ function Asking({
                     <MarkSign judged={judged} /> {markNames[judged]}
                   </Button>
                 ))}
+                <Button
+                  variant="plain"
+                  aria-pressed={marks.get(id) === 'no board'}
+                  aria-label={`${name}: no board`}
+                  onClick={() => mark(id, 'no board')}
+                >
+                  –
+                </Button>
               </li>
             ))}
           </ul>

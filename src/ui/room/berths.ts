@@ -2,7 +2,7 @@
 export const room = { width: 1440, height: 1080 }
 
 /** Where islands lie, in one, two or three rows, as large as they can be. */
-export function berths(count: number): { x: number; y: number; radius: number }[] {
+export function berths(count: number): { x: number; y: number; radius: number; width: number }[] {
   const columns = count <= 1 ? 1 : count <= 4 ? 2 : 3
   const rows = Math.ceil(count / columns)
   const [wide, high] = [room.width / columns, room.height / rows]
@@ -16,6 +16,8 @@ export function berths(count: number): { x: number; y: number; radius: number }[
       x: shift + wide * ((i % columns) + 0.5),
       y: high * (row + 0.5) + radius * 0.2,
       radius,
+      /** Room for what is written on it. */
+      width: wide * 0.94,
     }
   })
 }

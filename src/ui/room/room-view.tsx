@@ -13,6 +13,7 @@ import { useLive } from '../run/use-live'
 import { Lagoon } from './lagoon'
 import { berths, room } from './berths'
 import { playSignal } from './signal'
+import { titleLines } from './title-lines'
 
 /** Where each group goes and how long it stays there, to be read from the back of the room. No marks, no levels, no controls. */
 export function RoomView({ page, liveAt }: { page: RoomPage; liveAt: string }) {
@@ -90,6 +91,9 @@ function timeInWords(clock: RoomPage['session'], left: number): string {
   return left > 60_000 ? `${Math.ceil(left / 60_000)} min` : 'nearly'
 }
 
+/** Of a letter’s height, on the safe side. */
+const letterWidth = 0.54
+
 const wrapped = (names: readonly string[]) => {
   const lines: string[] = []
   for (const name of names) {
@@ -103,18 +107,23 @@ const wrapped = (names: readonly string[]) => {
 function RoomIsland({
   station,
   seed,
-  at: { x, y, radius },
+  at: { x, y, radius, width },
   visits,
 }: {
   station: RoomStation
   seed: number
-  at: { x: number; y: number; radius: number }
+  at: ReturnType<typeof berths>[number]
   visits: RoomPage['visits']
 }) {
   const { coast, depths } = island(seed, radius)
   const pennant = Math.min(120, radius * 0.72)
   const names = wrapped(visits.flatMap((visit) => visit.names))
-  const title = Math.min(72, (radius * 3.1) / Math.max(6, station.title.length))
+  const lines = titleLines(station.title)
+  const longest = Math.max(...lines.map(({ length }) => length))
+  // It may reach beyond the coast, but not to the next island.
+  const title = Math.min(72, width / (letterWidth * longest))
+  const top = radius * (lines.length > 1 ? -0.12 : 0.1)
+  const under = top + title * (lines.length - 0.7)
   const picture = radius * 0.44
   return (
     <g transform={`translate(${x},${y})`} role="group" aria-label={islandInWords(station, visits)}>
@@ -132,17 +141,21 @@ function RoomIsland({
           <path d={pennantOutlines[pennantShapes[number]]} fill={`var(--pennant-${pennantShapes[number]})`} />
         </g>
       ))}
-      <text className="room-title" y={radius * 0.1 + title * 0.3} fontSize={title}>
-        {station.title}
-      </text>
+      {lines.map((line, i) => (
+        <text key={line} className="room-title" y={top + title * (i + 0.3)} fontSize={title}>
+          {line}
+        </text>
+      ))}
       {names.length > 0 ? (
         names.map((line, i) => (
-          <text key={line} className="room-names" y={radius * 0.1 + title * 0.3 + 44 + i * 30} fontSize={26}>
+          <text key={line} className="room-names" y={under + 40 + i * 30} fontSize={26}>
             {line}
           </text>
         ))
       ) : (
-        <g transform={`translate(${(-(station.things.length - 1) * picture * 1.15) / 2},${radius * 0.6})`}>
+        <g
+          transform={`translate(${(-(station.things.length - 1) * picture * 1.15) / 2},${Math.max(radius * 0.6, under + picture * 0.55)})`}
+        >
           {station.things.map(({ thing, name }, i) => (
             <g key={name} transform={`translate(${i * picture * 1.15},0)`}>
               <MarkShape mark={thingPicture(thing, picture, picture * 0.8)} />

@@ -1,7 +1,7 @@
 import { gameOf } from '@/core/games'
 import { itemAsked, type PracticeItem } from '@/core/skills'
 import { again, back, begin, current, isOver, next, withCase } from './film'
-import { hintFor, moveInWords, promptFor } from './in-words'
+import { hintFor, moveInWords, oftenInWords, promptFor } from './in-words'
 
 const film = () => begin('landfall', gameOf('landfall').levels[0].params, 1, 4)
 
@@ -55,4 +55,14 @@ test('words: a question with its gap, a prompt, a move', () => {
   expect(moveInWords({ verb: 'ask', numbers: [10], spots: [] })).toBe('Is it more than 10?')
   expect(moveInWords({ verb: 'ask', numbers: [3], spots: [], player: 1 })).toBe('Ask player 2 for 3')
   expect(moveInWords({ verb: 'let-go', numbers: [], spots: [] })).toBe('Keep them all')
+})
+
+test('how often a case comes up is told no finer than a sample tells it', () => {
+  expect([1, 0.6, 0.49, 0.1, 0.01].map(oftenInWords)).toEqual([
+    'in nearly every game',
+    'in most games',
+    'in 1 game of 2',
+    'in 1 game of 10',
+    'rarely',
+  ])
 })

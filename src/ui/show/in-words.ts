@@ -90,6 +90,13 @@ export const slipInWords: Record<SlipReason, string> = {
 }
 
 /** A case as a teacher asks for it. */
+/** In how many games a case comes up: a share of the rounds tried, told no finer than they tell it. */
+export function oftenInWords(share: number): string {
+  if (share >= 0.95) return 'in nearly every game'
+  if (share >= 0.5) return 'in most games'
+  return share >= 0.02 ? `in 1 game of ${Math.round(1 / share)}` : 'rarely'
+}
+
 export const caseInWords: Record<Notable, string> = {
   waits: 'a go that waits',
   nothing: 'a zero',

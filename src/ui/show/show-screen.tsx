@@ -14,7 +14,7 @@ import { useGlimpse } from '../board/use-glimpse'
 import { KeysButton } from '../keys/keys-sheet'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { again, back, begin, current, deviceOf, isOver, next, withCase, type Film } from './film'
-import { caseInWords, slipInWords } from './in-words'
+import { caseInWords, oftenInWords, slipInWords } from './in-words'
 import { Now, SoFar } from './now'
 import { RealDevice } from './real-device'
 
@@ -87,11 +87,7 @@ export function ShowScreen({ classId, page }: Props) {
     }
   }
 
-  const cases = demonstration
-    ? [...demonstration.shows, ...demonstration.never.map(({ case: one }) => one)].filter(
-        (one) => one !== 'ends',
-      )
-    : []
+  const cases = (demonstration?.often ?? []).filter(({ case: one }) => one !== 'ends')
 
   useShortcuts([
     { keys: 'Space', title: 'Next', run: onward },
@@ -102,7 +98,9 @@ export function ShowScreen({ classId, page }: Props) {
     { keys: 'r', title: 'Roll again', run: () => show(again(film)) },
     { keys: 'c', title: 'Count one hop', run: () => setCounting(Math.min(hops.length, counting + 1)) },
     { keys: 's', title: 'Someone slips', run: someoneSlips },
-    ...(cases.includes('waits') ? [{ keys: 'w', title: 'A go that waits', run: () => jumpTo('waits') }] : []),
+    ...(cases.some(({ case: one }) => one === 'waits')
+      ? [{ keys: 'w', title: 'A go that waits', run: () => jumpTo('waits') }]
+      : []),
     ...(device ? [{ keys: 'd', title: `Use real ${device}`, run: () => setReal(!real) }] : []),
     { keys: 'Escape', title: 'Close', run: () => router.push(address) },
   ])
@@ -205,9 +203,9 @@ export function ShowScreen({ classId, page }: Props) {
                 <option value="" disabled>
                   Show …
                 </option>
-                {cases.map((one) => (
+                {cases.map(({ case: one, share }) => (
                   <option key={one} value={one}>
-                    {caseInWords[one]}
+                    {caseInWords[one]}, {oftenInWords(share)}
                   </option>
                 ))}
               </select>

@@ -10,6 +10,8 @@ export interface Demonstration {
   shows: Notable[]
   /** What this round doesn't show, with its share of the rounds tried: a share of a sample. */
   never: { case: Notable; share: number }[]
+  /** In which share of the rounds tried each case came up, shown or not. */
+  often: { case: Notable; share: number }[]
   /** Rounds tried. */
   tried: number
 }
@@ -61,13 +63,13 @@ export function demonstrate(game: AnyGame, params: unknown, players: number, mos
       best = { seed, goes, shows }
   }
   const { seed, goes, shows } = best!
+  const often = [...counts].map(([one, count]) => ({ case: one, share: count / most }))
   return {
     seed,
     goes,
     shows,
-    never: [...counts]
-      .filter(([one]) => !shows.includes(one))
-      .map(([one, count]) => ({ case: one, share: count / most })),
+    never: often.filter((one) => !shows.includes(one.case)),
+    often,
     tried: most,
   }
 }
