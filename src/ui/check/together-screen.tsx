@@ -219,7 +219,7 @@ function Asking({
                   aria-label={`${name}: no board`}
                   onClick={() => mark(id, 'no board')}
                 >
-                  –
+                  no board
                 </Button>
               </li>
             ))}

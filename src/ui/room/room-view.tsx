@@ -122,7 +122,7 @@ function RoomIsland({
   const longest = Math.max(...lines.map(({ length }) => length))
   // It may reach beyond the coast, but not to the next island.
   const title = Math.min(72, width / (letterWidth * longest))
-  const top = radius * (lines.length > 1 ? -0.12 : 0.1)
+  const top = radius * (lines.length > 1 ? -0.06 : 0.1)
   const under = top + title * (lines.length - 0.7)
   const picture = radius * 0.44
   return (

@@ -1,5 +1,5 @@
 /** Widest letter run that stands in a line at full size before it is broken. */
-const mostInLine = 8
+const mostInLine = 10
 
 /** A title in one line, or broken at the space nearest to its middle: so that it can be read from the back of the room. */
 export function titleLines(title: string): string[] {
