@@ -1,0 +1,103 @@
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import Button from 'react-bootstrap/Button'
+import type { Notable } from '@/core/games/engine/round'
+import type { ShowPage } from '@/server/show'
+import { KeysButton } from '../keys/keys-sheet'
+import { caseInWords, oftenInWords } from './in-words'
+import type { useShowing } from './use-showing'
+
+type Showing = ReturnType<typeof useShowing>
+
+/** What can be done with the picture before the class. */
+export function ShowKeys({
+  showing,
+  onLookAgain,
+}: {
+  showing: Showing
+  /** Null: nothing is looked at for a moment only. */
+  onLookAgain: (() => void) | null
+}) {
+  const { frame, over, waitsForDevice, hops, counting, slip, device, real } = showing
+  return (
+    <div className="show-keys">
+      <Button variant="primary" onClick={showing.onward} disabled={over || waitsForDevice}>
+        {frame.round.phase === 'roll' ? 'Next go' : frame.item ? 'Answer' : 'Next'}
+      </Button>
+      <Button variant="plain" onClick={showing.back} disabled={showing.atStart}>
+        Back
+      </Button>
+      <Button variant="plain" onClick={showing.rollAgain} disabled={over}>
+        Roll again
+      </Button>
+      {hops.length > 0 && (
+        <Button variant="plain" onClick={showing.countOne}>
+          Count {counting < hops.length ? counting + 1 : hops.length}
+        </Button>
+      )}
+      {onLookAgain && (
+        <Button variant="plain" onClick={onLookAgain}>
+          Look again
+        </Button>
+      )}
+      <Button variant="plain" onClick={showing.someoneSlips} disabled={!showing.canSlip}>
+        {slip && !slip.told ? 'Why?' : 'Someone slips'}
+      </Button>
+      {device && (
+        <Button variant="plain" aria-pressed={real} onClick={showing.useReal}>
+          Real {device}
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** Another level, a case to be seen, and the way out. */
+export function ShowChoices({
+  classId,
+  page: { game, level, levels, timed },
+  showing,
+  wayOut,
+}: {
+  classId: string
+  page: ShowPage
+  showing: Showing
+  wayOut: string
+}) {
+  const router = useRouter()
+  return (
+    <div className="show-choose">
+      <label>
+        <span className="visually-hidden">Level</span>
+        <select
+          value={level.id}
+          onChange={({ target }) => router.replace(`/c/${classId}/show/${game.id}?level=${target.value}`)}
+        >
+          {levels.map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </select>
+      </label>
+      {showing.cases.length > 0 && (
+        <label>
+          <span className="visually-hidden">Show a case</span>
+          <select value="" onChange={({ target }) => showing.jumpTo(target.value as Notable)}>
+            <option value="" disabled>
+              Show …
+            </option>
+            {showing.cases.map(({ case: one, share }) => (
+              <option key={one} value={one}>
+                {caseInWords[one]}, {oftenInWords(share)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {timed && <Link href={`/c/${classId}/questions?time=yes`}>Rounds against time</Link>}
+      <KeysButton />
+      <Link href={wayOut}>Close</Link>
+    </div>
+  )
+}
