@@ -114,10 +114,14 @@ async function serve({ folder, port, before }) {
   await built
   const chosen = process.env.PORT ? Number(process.env.PORT) : await freePort(port)
   const lan = rest.includes('--lan')
-  if (!lan) say('only this computer can reach it (npm start -- --lan opens it to the local network)')
+  const tls = lan && rest.includes('--tls')
+  if (!lan)
+    say(
+      'only this computer can reach it (npm start -- --lan opens it to the local network, with --tls by an encrypted line)',
+    )
   const server = spawn(
     process.execPath,
-    [...tsx, 'bin/serve.ts', String(chosen), ...(lan ? ['--lan'] : [])],
+    [...tsx, 'bin/serve.ts', String(chosen), ...(lan ? ['--lan'] : []), ...(tls ? ['--tls'] : [])],
     {
       cwd: root,
       stdio: 'inherit',

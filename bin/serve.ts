@@ -1,7 +1,7 @@
 import { monitorEventLoopDelay, PerformanceObserver } from 'node:perf_hooks'
 import { serve } from '@/server/http/serve'
 
-/** Serves Islands: `serve.ts PORT [--lan] [--cold]`. */
+/** Serves Islands: `serve.ts PORT [--lan [--tls]] [--cold]`. */
 const [port, ...flags] = process.argv.slice(2)
 
 /** A collection of memory, as it is observed. */
@@ -43,6 +43,7 @@ if (process.env.ISLANDS_TRIAL) {
 serve({
   port: Number(port),
   lan: flags.includes('--lan'),
+  tls: flags.includes('--tls') ? { folder: `${process.env.ISLANDS_FOLDER ?? '.islands/server'}-tls` } : null,
   cold: flags.includes('--cold'),
   warmed: () => {
     if (process.env.ISLANDS_TRIAL) process.stderr.write('every page is warm\n')

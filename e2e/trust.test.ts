@@ -1,7 +1,9 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { rmSync, writeFileSync } from 'node:fs'
+import { get } from 'node:https'
 import { join } from 'node:path'
+import type { TLSSocket } from 'node:tls'
 import { backUpNow } from '../src/server/keeping/backups'
 import { childPage } from '../src/server/progress'
 import { runPage } from '../src/server/run'
@@ -153,6 +155,39 @@ test('--lan: nothing is open before there is an account; with one a tablet signs
   const bytes = server.output()
   for (const secret of ['three small boats', 'four small boats', child.name])
     expect(bytes).not.toContain(secret)
+})
+
+/** What a server that speaks TLS answers, and the fingerprint of the certificate it shows. */
+const askedByTls = (url: string) =>
+  new Promise<{ status: number; text: string; fingerprint: string }>((resolve, reject) => {
+    get(url, { rejectUnauthorized: false, agent: false }, (response) => {
+      const { fingerprint256 } = (response.socket as TLSSocket).getPeerCertificate()
+      let text = ''
+      response.on('data', (chunk: Buffer) => (text += chunk.toString()))
+      response.on('end', () => resolve({ status: response.statusCode!, text, fingerprint: fingerprint256 }))
+    }).on('error', reject)
+  })
+
+test('--lan --tls: other devices come in by an encrypted line alone, and can tell the server by its fingerprint', async () => {
+  const folder = freshFolder()
+  const { classId, visits } = await runningSession(folder)
+  const child = visits[0].children[0]
+  server = await startServer(folder, {}, ['--lan', '--tls'])
+  const [address] = lanAddresses()
+  const { port } = new URL(server.url)
+  expect(server.output()).toContain(`https://${address}:${port}`)
+  const [, said] = /SHA-256 fingerprint ([0-9A-F:]+)/.exec(server.output())!
+  const outside = await askedByTls(`https://${address}:${port}/c/${classId}/run`)
+  expect(outside.fingerprint).toBe(said)
+  expect(outside.text).not.toContain(child.name)
+  // The same door without TLS is shut; at the computer itself nothing changes.
+  await expect(fetch(`http://${address}:${port}/`)).rejects.toThrow()
+  const here = await fetch(`${server.url}/c/${classId}/run`)
+  expect(await here.text()).toContain(child.name)
+  await server.stop()
+  // Started again it is the same server to whoever trusted it.
+  server = await startServer(folder, {}, ['--lan', '--tls'])
+  expect(server.output()).toContain(said)
 })
 
 test('asked in: a coordinator reads a class and changes nothing; let go, it keeps nothing', async () => {

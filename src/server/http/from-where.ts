@@ -1,4 +1,5 @@
 import type { IncomingMessage } from 'node:http'
+import type { TLSSocket } from 'node:tls'
 
 /** Set by the guard, whatever a request says of itself: the address it comes from, and whether that is this computer. */
 export const addressHeader = 'x-islands-address'
@@ -16,6 +17,9 @@ export function writeDownWhence({ headers, socket }: IncomingMessage) {
       ? passedOn[0]
       : passedOn?.split(',')[0]
     : undefined
+  // Whether it came by TLS is seen here; a server beside this one, which passes requests on, may say it as well.
+  if ((socket as Partial<TLSSocket>).encrypted) headers['x-forwarded-proto'] = 'https'
+  else if (!own.includes(address)) delete headers['x-forwarded-proto']
   headers[addressHeader] = (first ?? address).trim().slice(0, 60)
   headers[hereHeader] = own.includes(address) && passedOn === undefined ? '1' : '0'
 }

@@ -143,3 +143,13 @@ test('where a request comes from is written down by the guard, whatever the requ
   // Of anybody else that is not believed: each try would have an address of its own.
   expect(await seen({ 'x-forwarded-for': '10.0.0.10' })).toEqual(['0', '192.168.1.50'])
 })
+
+test('whether a request came by TLS is seen, not believed: only of a server beside this one', async () => {
+  const seen = async (headers: Record<string, string>) => {
+    await ask({ headers })
+    return reached.at(-1)!.headers['x-forwarded-proto']
+  }
+  expect(await seen({ 'x-forwarded-proto': 'https' })).toBe('https')
+  from = '192.168.1.50'
+  expect(await seen({ 'x-forwarded-proto': 'https' })).toBeUndefined()
+})

@@ -1,10 +1,12 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import { createServer as createTlsServer } from 'node:https'
 import { hostname, networkInterfaces } from 'node:os'
 import next from 'next'
 import { closeServerDatabase } from '@/data/server-database'
 import { accountsThere } from '../access/sign-in'
 import { closeThreads, warmThreads } from '../heavy/threads'
 import { endHubs } from '../live/hub'
+import { certificateFor, type Certificate } from './certificate'
 import { answer, guard } from './guard'
 import { warm } from './warm'
 
@@ -12,6 +14,8 @@ interface ServeOptions {
   port: number
   /** Open to the local network; else only this computer can reach it. */
   lan: boolean
+  /** Other devices speak TLS with it; this computer itself needs none. The folder keeps a self-made certificate. */
+  tls?: { folder: string } | null
   /** Starts sooner: only the database is opened, neither pages nor threads are made ready beforehand. */
   cold?: boolean
   /** Called when every page was opened once. */
@@ -30,7 +34,7 @@ export const lanAddresses = (): string[] =>
     .map(({ address }) => address)
 
 /** Starts Islands behind its guard, and ends it when it is asked to. */
-export async function serve({ port, lan, cold, warmed, say }: ServeOptions): Promise<Server> {
+export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions): Promise<Server[]> {
   // Whoever read what is printed may have gone, with the window it was started in: that is no fault. Unheard, each
   // failed line would be told by another one, for ever.
   for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined)
@@ -43,31 +47,36 @@ export async function serve({ port, lan, cold, warmed, say }: ServeOptions): Pro
     ...(lan ? [...addresses, own, `${own}.local`] : []),
     ...(process.env.ISLANDS_HOSTS?.toLowerCase().split(',').filter(Boolean) ?? []),
   ]
+  const certificate =
+    lan && tls ? await certificateFor(tls.folder, [...addresses, own, `${own}.local`]) : null
+  const scheme = certificate ? 'https' : 'http'
   const [first] = addresses
   // For those who make ways in for other devices; a server behind a name of its own says it itself.
-  if (first !== undefined) process.env.ISLANDS_ADDRESS ??= `http://${first}:${port}`
+  if (first !== undefined) process.env.ISLANDS_ADDRESS ??= `${scheme}://${first}:${port}`
   const app = next({ dev: false, dir: process.cwd(), hostname: 'localhost', port })
   const handle = app.getRequestHandler()
   await app.prepare()
   const inside = (request: IncomingMessage, response: ServerResponse) => void handle(request, response)
   await warm(inside, 'database')
 
-  const server = createServer((request, response) => {
+  const answering = (request: IncomingMessage, response: ServerResponse) => {
     if (!guard(request, response, { hosts })) return
     handle(request, response).catch(() => {
       if (response.headersSent) response.destroy()
       else answer(response, 500, 'Something went wrong on our side.')
     })
-  })
-  // A request that trickles in is not waited for, a line that nobody uses is let go.
-  server.requestTimeout = 60_000
-  server.headersTimeout = 15_000
-  await new Promise<void>((resolve, reject) => {
-    server.once('error', reject)
-    server.listen(port, lan ? '0.0.0.0' : '127.0.0.1', resolve)
-  })
+  }
+  // With TLS this computer asks itself in the clear, and each of its other addresses under the same port by TLS.
+  const servers = certificate
+    ? [
+        await listening(createServer(answering), port, '127.0.0.1'),
+        ...(await Promise.all(
+          addresses.map((address) => listening(createTlsServer(certificate, answering), port, address)),
+        )),
+      ]
+    : [await listening(createServer(answering), port, lan ? '0.0.0.0' : '127.0.0.1')]
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
-    process.once(signal, () => void stop(server).then(() => process.exit(0)))
+    process.once(signal, () => void stop(servers).then(() => process.exit(0)))
 
   // Whoever comes first need not wait for pages that nobody asked for yet.
   if (!cold)
@@ -76,20 +85,38 @@ export async function serve({ port, lan, cold, warmed, say }: ServeOptions): Pro
       warmed?.()
     })
   say(`Islands is ready: http://localhost:${port}`)
-  for (const address of addresses) say(`from other devices: http://${address}:${port}`)
+  for (const address of addresses) say(`from other devices: ${scheme}://${address}:${port}`)
+  if (certificate) sayWhoItIs(certificate, say)
   if (lan && !(await accountsThere().catch(() => true)))
     say(`nothing is open to them yet: make an account first at http://localhost:${port}/account`)
+  return servers
+}
+
+async function listening<S extends Server>(server: S, port: number, address: string): Promise<S> {
+  // A request that trickles in is not waited for, a line that nobody uses is let go.
+  server.requestTimeout = 60_000
+  server.headersTimeout = 15_000
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject)
+    server.listen(port, address, resolve)
+  })
   return server
 }
 
+/** By what another device tells this server from one that only pretends to be it. */
+function sayWhoItIs({ fingerprint, selfMade }: Certificate, say: ServeOptions['say']) {
+  say(`its certificate has the SHA-256 fingerprint ${fingerprint}`)
+  if (selfMade) say('it is self-made: a browser warns once; go on only if it shows the same fingerprint')
+}
+
 /** Finishes what is under way, within two seconds, then closes the database. */
-async function stop(server: Server) {
-  const closed = new Promise((resolve) => server.close(resolve))
-  server.closeIdleConnections()
+async function stop(servers: readonly Server[]) {
+  const closed = Promise.all(servers.map((server) => new Promise((resolve) => server.close(resolve))))
+  for (const server of servers) server.closeIdleConnections()
   const late = new Promise((resolve) => setTimeout(resolve, patienceMs))
   // Devices that listen are told to come again.
   endHubs()
   await Promise.race([closed, late])
-  server.closeAllConnections()
+  for (const server of servers) server.closeAllConnections()
   await Promise.all([closeServerDatabase().catch(() => undefined), closeThreads()])
 }
