@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync, existsSync } from 'node:fs'
 import { cpus } from 'node:os'
 import prepare from '../e2e/support/prepare.mjs'
+import { access } from './access'
 import { fuzz } from './fuzz'
 import { kills } from './kills'
 import { levels } from './levels'
@@ -20,6 +21,7 @@ const whole: Record<string, () => Promise<object>> = {
   levels: () => levels(),
   fuzz: () => fuzz(6000, minutes(25)),
   requests: () => requests(3000, minutes(10)),
+  access: () => access(),
   scale: () => scale(20, 206, 8),
 }
 
