@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { KeysButton } from '../keys/keys-sheet'
+import { KeysButton } from '../keys/keys-button'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { placesWithKeys } from './places'
 

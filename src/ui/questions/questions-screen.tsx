@@ -10,7 +10,7 @@ import { itemAsked, sentenceOf, strandOf, timeInWords, type PracticeItem } from 
 import { onTable, place } from '@/core/table'
 import type { QuestionsPage } from '@/server/show'
 import { Board } from '../board/board'
-import { KeysButton } from '../keys/keys-sheet'
+import { KeysButton } from '../keys/keys-button'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { promptFor } from '../show/in-words'
 import { Sentence } from '../show/sentence'

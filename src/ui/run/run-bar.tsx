@@ -3,7 +3,7 @@
 import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
 import type { RunPage } from '@/server/session-board'
-import { KeysButton } from '../keys/keys-sheet'
+import { KeysButton } from '../keys/keys-button'
 import { clockInWords } from './use-countdown'
 
 export type ClockTap = 'start' | 'pause' | 'resume' | 'minute-more' | 'next' | 'finish' | 'back'

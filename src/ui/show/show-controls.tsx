@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation'
 import Button from 'react-bootstrap/Button'
 import type { Notable } from '@/core/games/engine/round'
 import type { ShowPage } from '@/server/show'
-import { KeysButton } from '../keys/keys-sheet'
+import { KeysButton } from '../keys/keys-button'
 import { caseInWords, oftenInWords } from './in-words'
 import type { useShowing } from './use-showing'
 

@@ -21,7 +21,7 @@ import {
   type ToolId,
 } from '@/core/table/tools'
 import { Board } from '../board/board'
-import { KeysButton } from '../keys/keys-sheet'
+import { KeysButton } from '../keys/keys-button'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Timer } from './timer'
 import { ToolSettings } from './tool-settings'
