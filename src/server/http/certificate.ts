@@ -13,7 +13,7 @@ export interface Certificate {
 }
 
 /** A certificate of one's own that can't be used: said with what to do. */
-export class CertificateUnusable extends Error {}
+class CertificateUnusable extends Error {}
 
 const dayMs = 86_400_000
 /** Longer is not taken by all browsers (CA/Browser Forum, Baseline Requirements 6.3.2: 398 days; from memory). */
