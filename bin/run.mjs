@@ -89,7 +89,15 @@ const commands = {
 }
 
 /** What never asks a database, or is the same on both: one run tells all. */
-const notOfTheDatabase = ['pglite/', 'heavy/', 'http/', 'print/pdf', 'server/together', 'data/away', 'access/who-may', 'server/print']
+const notOfTheDatabase = [
+  'pglite/',
+  'heavy/',
+  'http/',
+  'server/together',
+  'data/away',
+  'access/who-may',
+  'server/print',
+]
 
 /** The server's tests once more, on a PostgreSQL server. */
 async function onPostgres() {
