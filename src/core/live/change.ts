@@ -1,7 +1,7 @@
 import type { LiveSession, ShownMark } from './session'
 
 /** Plain data made by one hand: the same text is the same thing. */
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b)
 
 /** What a device is told: at first everything, then what has changed. */
 export interface LiveChange extends Partial<Omit<LiveSession, 'marks' | 'links'>> {

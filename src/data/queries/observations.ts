@@ -216,6 +216,29 @@ export function marksSince({ db, classId }: ClassScope, day: string): Promise<Ma
     .groupBy(observation.pupilId)
 }
 
+/** Ids of the standing records of visits, the oldest first: what stands there, without reading it all. */
+export async function standingIdsOfVisits(
+  { db, classId }: ClassScope,
+  visitIds: string[],
+): Promise<string[]> {
+  if (visitIds.length === 0) return []
+  const rows = await db
+    .select({ id: observation.id })
+    .from(observation)
+    .where(and(standing(classId), inArray(observation.visitId, visitIds)))
+    .orderBy(asc(observation.madeAt))
+  return rows.map(({ id }) => id)
+}
+
+/** Records of a class by their ids; what is not there is left out. */
+export function observationsById({ db, classId }: ClassScope, ids: string[]): Promise<ObservationRow[]> {
+  if (ids.length === 0) return Promise.resolve([])
+  return db
+    .select()
+    .from(observation)
+    .where(and(eq(observation.classId, classId), inArray(observation.id, ids)))
+}
+
 export function observationsOfVisits(
   { db, classId }: ClassScope,
   visitIds: string[],

@@ -1,7 +1,7 @@
-import type { LiveSession } from '@/core/live/session'
+import type { LiveSession, ShownMark } from '@/core/live/session'
 import { groupingOf } from '@/data/queries/groupings'
 import { linksOf } from '@/data/queries/links'
-import { observationsOfVisits } from '@/data/queries/observations'
+import { observationsById, standingIdsOfVisits } from '@/data/queries/observations'
 import { finishedOf, likedOf } from '@/data/queries/outcomes'
 import { absentOf, sessionOf } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
@@ -9,14 +9,22 @@ import { now } from '../clock'
 import { clockOf, shownMark } from '../session-board'
 import { planRevision } from './plan-revision'
 
-/** A session as it stands; null: there is none, or its groups are no more. */
-export async function readLive(scope: ClassScope, sessionId: string): Promise<LiveSession | null> {
+/**
+ * A session as it stands; null: there is none, or its groups are no more.
+ * @param before as it stood when it was read last: a record never changes but for whether it stands, so that only new ones
+ * are read
+ */
+export async function readLive(
+  scope: ClassScope,
+  sessionId: string,
+  before: LiveSession | null = null,
+): Promise<LiveSession | null> {
   const session = await sessionOf(scope, sessionId)
   const grouping = session && (await groupingOf(scope, session.groupingId))
   if (!session || !grouping) return null
   const visitIds = session.visits.map(({ id }) => id)
   const [marks, absent, finished, liked, links] = [
-    await observationsOfVisits(scope, visitIds),
+    await marksOf(scope, visitIds, before?.marks ?? []),
     await absentOf(scope, sessionId),
     await finishedOf(scope, visitIds),
     await likedOf(scope, visitIds),
@@ -24,11 +32,27 @@ export async function readLive(scope: ClassScope, sessionId: string): Promise<Li
   ]
   return {
     clock: clockOf(session, now()),
-    marks: marks.map(shownMark),
+    marks,
     absent,
     finished,
     liked,
     plan: planRevision(session, grouping),
     links,
   }
+}
+
+/** The marks that stand, the oldest first; those known before are the same objects. */
+async function marksOf(
+  scope: ClassScope,
+  visitIds: string[],
+  before: readonly ShownMark[],
+): Promise<ShownMark[]> {
+  const known = new Map(before.map((mark) => [mark.id, mark]))
+  const standing = await standingIdsOfVisits(scope, visitIds)
+  const fresh = await observationsById(
+    scope,
+    standing.filter((id) => !known.has(id)),
+  )
+  for (const record of fresh) known.set(record.id, shownMark(record))
+  return standing.flatMap((id) => known.get(id) ?? [])
 }
