@@ -133,7 +133,7 @@ test('three at once with whiteboards: marks by rows, by keys, the rest right; un
   expect(await person.axe()).toEqual([])
   await person.driver.executeScript(() => {
     for (const box of document.querySelectorAll<HTMLInputElement>('.check-strands input')) {
-      const wanted = box.labels![0].textContent!.startsWith('Count on')
+      const wanted = box.labels![0].textContent!.startsWith('Add and subtract')
       if (box.checked !== wanted) box.click()
     }
   })

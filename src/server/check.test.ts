@@ -178,17 +178,20 @@ test('stopped after two answers, gone on with the next day: what would have come
   }
 })
 
-test('several at once: strands that one of them was seen on, and nobody of another class', async () => {
+test('several at once: strands that one of them was seen on and boards can answer, and nobody of another class', async () => {
   const classId = await newClass()
   const { rows } = await classTable(viewer, { classId })
   const [a, b] = rows
   await send(classId, a.id, {
-    place: { strand: 'count', step: 'count-10' },
+    place: { strand: 'numerals', step: 'numerals-10' },
     value: { judged: 'own', right: null, of: null },
   })
   const page = await checkTogetherPage(viewer, { classId, pupilIds: [a.id, b.id, crypto.randomUUID()] })
   expect(page.children.map(({ id }) => id).sort()).toEqual([a.id, b.id].sort())
-  for (const { strands } of page.children) expect(strands.map(({ strand }) => strand)).toContain('count')
+  for (const { strands } of page.children) {
+    expect(strands.map(({ strand }) => strand)).toContain('numerals')
+    expect(strands.map(({ strand }) => strand)).not.toContain('count')
+  }
   expect(page.usual).toHaveLength(1)
   await expect(checkTogetherPage(viewer, { classId, pupilIds: [a.id, crypto.randomUUID()] })).rejects.toThrow(
     'nothing here',

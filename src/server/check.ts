@@ -4,7 +4,8 @@ import { startCheck, whyStop } from '@/core/evidence/quick-check'
 import { waitUntil, type Belief } from '@/core/evidence/estimate'
 import { placementByYear } from '@/core/evidence/prior'
 import { schoolDaysBetween } from '@/core/planning/calendar'
-import { strandIds, type StrandId } from '@/core/skills'
+import { strandIds, strandOf, type StrandId } from '@/core/skills'
+import { answeredOnBoards } from '@/core/skills/on-boards'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { houseStyleOf } from '@/data/queries/house-style'
 import type { ClassScope } from '@/data/scope'
@@ -38,7 +39,7 @@ export interface CheckPage {
 }
 
 export interface CheckTogetherPage {
-  /** With their strands: those that one of them was placed or seen on, or all where there are none. */
+  /** With the strands that can be answered on boards: those that one of them was placed or seen on, or all where there are none. */
   children: { id: string; name: string; strands: BelievedStrand[] }[]
   usual: StrandId[]
   seed: number
@@ -103,6 +104,11 @@ export const checkPage = readingClass(
   },
 )
 
+/** Strands with something that can be written on a board. */
+const boardStrands = strandIds.filter((strand) =>
+  strandOf(strand).steps.some(({ id }) => answeredOnBoards({ strand, step: id })),
+)
+
 /** Several children to be asked at once, who answer on whiteboards. */
 export const checkTogetherPage = readingClass(
   'checkTogetherPage',
@@ -111,8 +117,8 @@ export const checkTogetherPage = readingClass(
     const [all, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
     const asked = all.filter(({ id }) => pupilIds.includes(id))
     if (asked.length < 2) throw new NotHere()
-    const followed = strandIds.filter((strand) => asked.some((child) => child.followed.includes(strand)))
-    const strands = inSkipOrder(followed.length > 0 ? followed : strandIds, style.skipOrder)
+    const followed = boardStrands.filter((strand) => asked.some((child) => child.followed.includes(strand)))
+    const strands = inSkipOrder(followed.length > 0 ? followed : boardStrands, style.skipOrder)
     const children = await Promise.all(
       asked.map(async (child) => ({
         id: child.id,
@@ -123,7 +129,7 @@ export const checkTogetherPage = readingClass(
     // The one about which most of them are open; of equals the earlier on the list.
     const openTo = (strand: StrandId) =>
       children.filter((child) => child.strands.some((one) => one.strand === strand && one.open)).length
-    const [most] = [...followed].sort((a, b) => openTo(b) - openTo(a))
-    return { children, usual: most ? [most] : firstStrands.slice(0, 1), seed: freshSeed() }
+    const [most] = [...strands].sort((a, b) => openTo(b) - openTo(a))
+    return { children, usual: [most], seed: freshSeed() }
   },
 )

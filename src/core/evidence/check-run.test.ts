@@ -92,9 +92,10 @@ test('every step has a task whose stimulus shows what is asked for, and only a g
       if (item.op === 'see') expect(stimulus).toMatchObject({ seconds: 2, faces: [{}] })
       else if (stimulus) expect(stimulus.seconds).toBeNull()
       if (item.op === 'compare') expect(stimulus!.faces).toHaveLength(2)
-      if (item.op === 'tens')
-        expect(stimulus!.faces).toEqual([{ kind: 'tens', tens: item.tens, ones: item.ones }])
+      if (item.op === 'tens') expect(stimulus!.faces).toEqual([{ kind: 'numeral', n: item.answer }])
+      // The answer isn’t seen: the child sets the clock, and knows the fact.
+      if (item.op === 'clock' || item.op === 'multiply') expect(stimulus).toBeNull()
       if (stimulus) seen.push(id)
     }
-  expect(seen.length).toBeGreaterThan(20)
+  expect(seen.length).toBeGreaterThan(15)
 })

@@ -1,5 +1,6 @@
 import { seededChance, unit } from '../chance/chance'
 import { stepIndex, type StrandId } from '../skills'
+import { answeredOnBoards } from '../skills/on-boards'
 import { checkAfter, type CheckAnswer } from './check-run'
 import { togetherAfter, type Round } from './check-together'
 import { secureLogit, summarise, type Belief } from './estimate'
@@ -31,7 +32,7 @@ const value = (judged: Judgement): MarkValue => ({ ...noValue, judged })
 
 test('one child alone is asked what a check of one child asks, to the end', () => {
   const chance = seededChance(3)
-  const beliefs = startOf(['add', 'count'])
+  const beliefs = startOf(['add', 'numerals', 'facts'])
   const answers: CheckAnswer[] = []
   const rounds: Round[] = []
   for (;;) {
@@ -91,8 +92,8 @@ test('four at once: as near as one by one, in far fewer rounds than tasks one by
 
 test('nobody gets a third hard task in a row; who looked away is asked on; a strand left alone is left by all', () => {
   const beliefs = new Map([
-    ['a', startOf(['add', 'count'])],
-    ['b', startOf(['add', 'count'])],
+    ['a', startOf(['add', 'facts'])],
+    ['b', startOf(['add', 'facts'])],
   ])
   const rounds: Round[] = []
   for (let round = 0; round < 12; round++) {
@@ -121,6 +122,18 @@ test('nobody gets a third hard task in a row; who looked away is asked on; a str
   )
   for (const strands of away.children.values()) for (const { check } of strands) expect(check.asked).toBe(0)
   const left = togetherAfter(beliefs, [{ place: { strand: 'add', step: 'count-on-10' }, values: null }], 100)
-  expect(left.next!.strand).toBe('count')
+  expect(left.next!.strand).toBe('facts')
   expect(togetherAfter(beliefs, rounds.slice(0, 1), 1.4).next).toBeNull()
+})
+
+test('only what can be written on a board is asked of several', () => {
+  const asked = (strand: StrandId) =>
+    togetherAfter(new Map([['a', startOf([strand])]]), [], 100).next?.step ?? null
+  for (const strand of ['count', 'count-back', 'skip-tens', 'time', 'pattern'] as const)
+    expect([strand, asked(strand)]).toEqual([strand, null])
+  for (const strand of ['add', 'numerals', 'facts', 'place'] as const) expect(asked(strand)).not.toBeNull()
+  expect(answeredOnBoards({ strand: 'how-many', step: 'count-out-10' })).toBe(false)
+  expect(answeredOnBoards({ strand: 'how-many', step: 'count-set-10' })).toBe(true)
+  expect(answeredOnBoards({ strand: 'how-many', step: 'tens-and-ones-100' })).toBe(true)
+  expect(answeredOnBoards({ strand: 'place', step: 'trade-ten' })).toBe(false)
 })

@@ -1,4 +1,5 @@
 import { strandOf, type StepPlace, type StrandId } from '../skills'
+import { answeredOnBoards } from '../skills/on-boards'
 import { checkAfter, type CheckAnswer, type CheckRun } from './check-run'
 import type { Belief } from './estimate'
 import { difficultiesOf } from './history'
@@ -25,7 +26,7 @@ const roundSeconds = 45
 /**
  * A quick check of several children at once, who answer on their own whiteboards. All get the same task: the one that
  * is expected to shrink the variance most, over all of them together; none that would be a third hard one in a row for
- * somebody. Of equals the easier.
+ * somebody, and none that can’t be answered on a board. Of equals the easier.
  * @param beliefs by child: what was believed of each strand when the check began
  * @param minutes how long it may last, reckoned by its tasks
  */
@@ -66,11 +67,12 @@ function tellsMost(children: ReadonlyMap<string, CheckRun['strands']>): StepPlac
       for (const [step, difficulty] of difficulties.entries())
         if (wouldDiscourage(check, difficulty)) tooMuch.add(`${strand} ${step}`)
     }
-  let best: { strand: StrandId; step: number; gain: number } | null = null
+  let best: { place: StepPlace; gain: number } | null = null
   for (const [strand, gains] of gained)
     for (const [step, gain] of gains.entries()) {
-      if (tooMuch.has(`${strand} ${step}`)) continue
-      if (best === null || gain > best.gain + 1e-12) best = { strand, step, gain }
+      const place = { strand, step: strandOf(strand).steps[step].id }
+      if (tooMuch.has(`${strand} ${step}`) || !answeredOnBoards(place)) continue
+      if (best === null || gain > best.gain + 1e-12) best = { place, gain }
     }
-  return best && { strand: best.strand, step: strandOf(best.strand).steps[best.step].id }
+  return best?.place ?? null
 }

@@ -16,7 +16,10 @@ const glance = 2
 
 const amount = (n: number): Face => (n <= mostDots ? { kind: 'objects', n } : numeral(n))
 
-/** What helps to be seen with a task; null: it is said and heard, and nothing lies there. */
+/**
+ * What is shown with a task; null: it is said and heard, or made by the child, and nothing is seen. It shows what is asked
+ * about and never the answer: no clock where one is to be set, no rows where a product is to be known.
+ */
 export function stimulusFor(item: PracticeItem): Stimulus | null {
   switch (item.op) {
     case 'see':
@@ -26,16 +29,13 @@ export function stimulusFor(item: PracticeItem): Stimulus | null {
     case 'compare':
       return { faces: [amount(item.a), amount(item.b)], seconds: null }
     case 'tens':
-      return { faces: [{ kind: 'tens', tens: item.tens, ones: item.ones }], seconds: null }
-    case 'clock':
-      return { faces: [{ kind: 'clock', minutes: (item.hour % 12) * 60 + item.minute }], seconds: null }
+      // How many tens a card has is asked of the card; rods would be counted.
+      return { faces: [numeral(item.answer)], seconds: null }
     case 'pattern':
       return {
         faces: [{ kind: 'chain', colours: item.unit.repeat(Math.ceil(8 / item.unit.length)).slice(0, 8) }],
         seconds: null,
       }
-    case 'multiply':
-      return { faces: [{ kind: 'product', a: item.a, b: item.b }], seconds: null }
     default:
       return null
   }

@@ -31,9 +31,11 @@ export function CheckResult({
   return (
     <>
       <h1>
-        {asked === 0
-          ? `${child.name} is known well enough here`
-          : `${child.name}, after ${many(asked, 'answer')}`}
+        {asked > 0
+          ? `${child.name}, after ${many(asked, 'answer')}`
+          : run.next
+            ? `Nothing was asked of ${child.name}`
+            : `${child.name} is known well enough here`}
       </h1>
       <StrandResults before={before} strands={run.strands} />
       {asked > 0 && (

@@ -7,15 +7,13 @@ import { checkAfter } from '@/core/evidence/check-run'
 import type { Belief } from '@/core/evidence/estimate'
 import { noValue } from '@/core/evidence/mark'
 import { judgements } from '@/core/evidence/observation'
-import { strandOf, type StrandId } from '@/core/skills'
+import type { StrandId } from '@/core/skills'
 import { taskFor } from '@/core/skills/tasks'
 import type { CheckPage } from '@/server/check'
-import { KeysButton } from '../keys/keys-button'
 import { useShortcuts } from '../keys/use-shortcuts'
-import { NotStored } from '../run/not-stored'
-import { savedInWords } from '../run/saved-in-words'
 import { MarkSign } from '../run/child-row'
 import { many } from '../words'
+import { CheckFrame } from './check-frame'
 import { CheckResult } from './check-result'
 import { ChooseStrands } from './choose-strands'
 import { markNames, TaskToAsk } from './task-to-ask'
@@ -107,55 +105,14 @@ function Asking({
   const asked = answers.answers.length
   const answered = answers.answers.filter(({ value }) => value !== null).length
   return (
-    <div className="check">
-      <header className="check-bar">
-        <strong>{child.name}</strong>
-        <span className="muted small grow">
-          {place ? strandOf(place.strand).title : 'done'} · {many(answered, 'answer')}
-        </span>
-        <span className="small" role="status">
-          {savedInWords(answers)}
-        </span>
-        {place && (
-          <Button variant="quiet" onClick={() => setFinished(true)}>
-            Finish
-          </Button>
-        )}
-        <KeysButton />
-      </header>
-      <main className="check-main">
-        {answers.aside.length > 0 && (
-          <NotStored
-            aside={answers.aside}
-            names={new Map([[child.id, child.name]])}
-            onRetry={answers.retry}
-            onLetGo={answers.letGo}
-          />
-        )}
-        {place && task ? (
-          <TaskToAsk key={`${asked} ${turn}`} place={place} task={task} />
-        ) : (
-          <CheckResult
-            classId={classId}
-            child={child}
-            before={before}
-            run={run}
-            asked={answered}
-            then={then}
-            onMore={
-              run.next || checkAfter(before, answers.answers, minutes + 3).next
-                ? () => {
-                    setFinished(false)
-                    if (!run.next) setMinutes(minutes + 3)
-                  }
-                : null
-            }
-            onOther={onOther}
-          />
-        )}
-      </main>
-      <footer className="check-foot">
-        {place && (
+    <CheckFrame
+      who={child.name}
+      strand={place?.strand ?? null}
+      count={many(answered, 'answer')}
+      kept={answers}
+      names={new Map([[child.id, child.name]])}
+      marking={
+        <>
           <div className="check-marks">
             {judgements.map((judged) => (
               <Button key={judged} variant="quiet" size="lg" onClick={() => give({ ...noValue, judged })}>
@@ -163,35 +120,48 @@ function Asking({
               </Button>
             ))}
           </div>
-        )}
-        {place && tallying && (
-          <TallyForm
-            onTally={(right, of) => give({ judged: null, right, of })}
-            onClose={() => setTallying(false)}
-          />
-        )}
-        <div className="button-row">
-          {place && !tallying && (
-            <Button variant="plain" onClick={() => setTallying(true)}>
-              Count right answers
-            </Button>
+          {tallying && (
+            <TallyForm
+              onTally={(right, of) => give({ judged: null, right, of })}
+              onClose={() => setTallying(false)}
+            />
           )}
-          {place && (
-            <Button variant="plain" onClick={() => setTurn(turn + 1)}>
-              Other numbers
-            </Button>
-          )}
-          <span className="grow" />
-          <Button variant="plain" disabled={asked === 0} onClick={undo}>
-            Undo
+        </>
+      }
+      extra={
+        !tallying && (
+          <Button variant="plain" onClick={() => setTallying(true)}>
+            Count right answers
           </Button>
-          {place && (
-            <Button variant="plain" onClick={() => give(null)}>
-              Skip {strandOf(place.strand).title.toLowerCase()}
-            </Button>
-          )}
-        </div>
-      </footer>
-    </div>
+        )
+      }
+      canUndo={asked > 0}
+      onFinish={() => setFinished(true)}
+      onOtherNumbers={() => setTurn(turn + 1)}
+      onUndo={undo}
+      onSkip={() => give(null)}
+    >
+      {place && task ? (
+        <TaskToAsk key={`${asked} ${turn}`} place={place} task={task} />
+      ) : (
+        <CheckResult
+          classId={classId}
+          child={child}
+          before={before}
+          run={run}
+          asked={answered}
+          then={then}
+          onMore={
+            run.next || checkAfter(before, answers.answers, minutes + 3).next
+              ? () => {
+                  setFinished(false)
+                  if (!run.next) setMinutes(minutes + 3)
+                }
+              : null
+          }
+          onOther={onOther}
+        />
+      )}
+    </CheckFrame>
   )
 }

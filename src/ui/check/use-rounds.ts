@@ -1,6 +1,6 @@
 'use client'
 
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Round } from '@/core/evidence/check-together'
 import { noValue } from '@/core/evidence/mark'
 import { ofClass, useOutbox } from '../run/use-outbox'
@@ -35,5 +35,6 @@ export function useRounds(classId: string) {
     })
   }
 
-  return { rounds: kept.map(({ round }) => round), give, undo, retry, letGo, ...state }
+  const rounds = useMemo(() => kept.map(({ round }) => round), [kept])
+  return { rounds, give, undo, retry, letGo, ...state }
 }

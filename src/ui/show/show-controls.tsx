@@ -1,10 +1,10 @@
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import Button from 'react-bootstrap/Button'
 import type { Notable } from '@/core/games/engine/round'
 import type { ShowPage } from '@/server/show'
 import { KeysButton } from '../keys/keys-button'
 import { caseInWords, oftenInWords } from './in-words'
+import { LevelChoice } from './level-choice'
 import type { useShowing } from './use-showing'
 
 type Showing = ReturnType<typeof useShowing>
@@ -64,22 +64,9 @@ export function ShowChoices({
   showing: Showing
   wayOut: string
 }) {
-  const router = useRouter()
   return (
     <div className="show-choose">
-      <label>
-        <span className="visually-hidden">Level</span>
-        <select
-          value={level.id}
-          onChange={({ target }) => router.replace(`/c/${classId}/show/${game.id}?level=${target.value}`)}
-        >
-          {levels.map(({ id, title }) => (
-            <option key={id} value={id}>
-              {title}
-            </option>
-          ))}
-        </select>
-      </label>
+      <LevelChoice level={level.id} levels={levels} at={`/c/${classId}/show/${game.id}`} />
       {showing.cases.length > 0 && (
         <label>
           <span className="visually-hidden">Show a case</span>

@@ -8,6 +8,7 @@ import { beginTrying, type Company, type Trying } from '@/core/games/playing/try
 import { gameOf } from '@/core/games'
 import type { TryPage } from '@/server/show'
 import { KeysButton } from '../keys/keys-button'
+import { LevelChoice } from '../show/level-choice'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Playing } from './playing'
 import { Summary } from './summary'
@@ -89,19 +90,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
               ))}
           </select>
         </label>
-        <label>
-          <span className="visually-hidden">Level</span>
-          <select
-            value={level.id}
-            onChange={({ target }) => router.replace(`/c/${classId}/try/${game.id}?level=${target.value}`)}
-          >
-            {levels.map(({ id, title }) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </select>
-        </label>
+        <LevelChoice level={level.id} levels={levels} at={`/c/${classId}/try/${game.id}`} />
         <KeysButton />
         <Link href={`/c/${classId}/games/${game.id}?level=${level.id}`}>Close</Link>
       </div>

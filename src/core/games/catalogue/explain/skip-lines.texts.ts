@@ -27,11 +27,11 @@ function setUp({ things, from, to, by }: Params): string {
     case 'tokens':
       return `Tokens in ${by}s, room for a long row.`
     case 'hands':
-      return 'A row of children, or a circle.'
+      return 'A row of children, or a circle; a track and a marker show how far they are.'
     case 'stairs':
-      return `A flight with at least ${to} steps, or steps chalked on the floor.`
+      return `A flight with at least ${to} steps, or steps chalked on the floor; a track and a marker show how far you are.`
     case 'line':
-      return `The numbers ${from} to ${to} in a line: printed, or chalked on the floor.`
+      return `The numbers ${from} to ${to} in a line, printed, and a marker; or chalked on the floor.`
   }
 }
 
