@@ -30,3 +30,14 @@ export async function inTransaction<T>(
       await new Promise((resolve) => setTimeout(resolve, Math.random() * 20 * attempt))
     }
 }
+
+/**
+ * Several statements that read as of one moment. On PGlite, where statements wait for transactions, they wait once and
+ * not each; what is worked out between them holds everybody up, so nothing is.
+ */
+export function atOneMoment<T>(
+  database: Database,
+  work: (transaction: Transaction) => Promise<T>,
+): Promise<T> {
+  return database.transaction(work, { isolationLevel: 'repeatable read', accessMode: 'read only' })
+}

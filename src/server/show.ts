@@ -1,3 +1,4 @@
+import { randomInt } from 'node:crypto'
 import { z } from 'zod'
 import { gameIdSchema, gameOf } from '@/core/games'
 import { timed } from '@/core/games/engine/cautions'
@@ -53,10 +54,12 @@ export type TryPage = Awaited<ReturnType<typeof tryPage>>
 /** A game to be played at this screen: its level and who can play. Nothing of a child. */
 export const tryPage = readingClass(
   'tryPage',
-  showPageSchema.omit({ players: true }),
-  async (_scope, input) => {
+  showPageSchema.omit({ players: true }).extend({ seed: z.number().int().min(0).max(9999).optional() }),
+  async (_scope, { seed, ...input }) => {
     const { game, level } = levelAsked(input)
     return {
+      /** What its dice and cards come from: the same number makes the same game, on the server and in the browser. */
+      seed: seed ?? randomInt(10_000),
       game: { id: game.id, title: game.title, players: game.players },
       level: { id: level.id, title: level.title },
       levels: game.levels.map(({ id, title }) => ({ id, title })),

@@ -1,6 +1,5 @@
 import type { Layout } from '../table'
-import { fixed } from './faces'
-import type { Mark } from './marks'
+import { fixed, type Mark } from './marks'
 
 /**
  * Hops from spot to spot, counted: an arc over each step with its number.

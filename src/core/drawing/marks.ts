@@ -52,6 +52,9 @@ export type PlayerTone = 'player-1' | 'player-2' | 'player-3' | 'player-4' | 'pl
 export const playerTone = (player: number): PlayerTone =>
   `player-${((player % 6) + 1) as 1 | 2 | 3 | 4 | 5 | 6}`
 
+/** Hundredths of a millimetre are enough on paper and on screen. */
+export const fixed = (x: number) => Number(x.toFixed(2))
+
 export const line = (d: string, stroke: Tone = 'ink', width = 0.5, fill: Tone = 'none'): Mark => ({
   op: 'path',
   d,

@@ -1,7 +1,7 @@
 import type { Layout, Spot } from '../table/layout'
 import type { Scene, SceneThing } from '../table/scene'
-import { faceMarks, fixed } from './faces'
-import { box, disc, fitted, line, type Mark, type Tone } from './marks'
+import { faceMarks } from './faces'
+import { fixed, box, disc, fitted, line, type Mark, type Tone } from './marks'
 import { covers, isLoose, sizeOf, thingInWords, thingMarks } from './things'
 
 /** A coast round (0, 0): nine points, each a little nearer or further than the last. */

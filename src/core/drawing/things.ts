@@ -1,7 +1,8 @@
 import type { ThingKind } from '../things'
 import type { SceneThing } from '../table/scene'
-import { faceMarks, fixed, inFives } from './faces'
-import { box, disc, line, playerTone, type Mark, type Tone } from './marks'
+import { inFives } from './amounts'
+import { faceMarks } from './faces'
+import { box, disc, fixed, line, playerTone, type Mark, type Tone } from './marks'
 
 /** How a kind of thing is drawn where nothing else is said. */
 type Form =

@@ -1,5 +1,6 @@
 import { upkeepScope } from '@/data/scope'
 import { openServerDatabase } from '@/data/server-database'
+import { atOneMoment } from '@/data/transaction'
 import { changeBetween, everything, seenBy, type LiveChange, type Sees } from '@/core/live/change'
 import type { LiveSession } from '@/core/live/session'
 import { readLive } from './snapshot'
@@ -13,8 +14,11 @@ export interface Listener extends Sees {
   end(why: 'over' | 'stopping'): void
 }
 
-/** Between two readings of a session, or as long as the last one took: whatever comes meanwhile is told together. */
-const restMs = 80
+/**
+ * Between two readings of a session whatever comes is told together: for so long at least, and as long as the last one
+ * took, but not where that was long only because the database was busy.
+ */
+const [leastRestMs, mostRestMs] = [80, 200]
 
 /**
  * The devices that listen to one session. It is read once for all of them when something in it has changed, and each
@@ -67,14 +71,16 @@ class SessionHub {
       // A database that is away for a moment tells, when it is back, that all is to be read anew.
       await this.read().catch(() => undefined)
       const took = performance.now() - begun
-      await new Promise((resolve) => setTimeout(resolve, Math.max(restMs, took)))
+      await new Promise((resolve) => setTimeout(resolve, Math.min(mostRestMs, Math.max(leastRestMs, took))))
     }
   }
 
   private async read() {
     const { database } = await openServerDatabase()
-    const scope = await upkeepScope(database, this.classId)
-    const now = scope && (await readLive(scope, this.sessionId, this.last))
+    const now = await atOneMoment(database, async (transaction) => {
+      const scope = await upkeepScope(transaction, this.classId)
+      return scope && readLive(scope, this.sessionId, this.last)
+    })
     if (!now) return this.end('over')
     const before = this.last
     this.last = now

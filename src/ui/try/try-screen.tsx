@@ -20,11 +20,11 @@ const companies: readonly [Company, string][] = [
   ['together', 'two in turn'],
 ]
 
-function start({ game, level }: TryPage, company: Company): Trying {
+function start({ game, level }: TryPage, company: Company, seed: number): Trying {
   const { levels, players } = gameOf(game.id)
   const { params } = levels.find(({ id }) => id === level.id)!
   const playing = Math.max(players.min, company === 'alone' ? 1 : Math.min(2, players.max))
-  return beginTrying(game.id, params, playing, company, Math.floor(Math.random() * 2 ** 31))
+  return beginTrying(game.id, params, playing, company, seed)
 }
 
 /** A game that a person tries: with whom, at which level, any step taken back. */
@@ -34,7 +34,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
   // Where nobody can play alone one that plays as a beginner joins.
   const usual: Company = game.players.min > 1 ? 'novice' : 'alone'
   const [company, setCompany] = useState<Company>(usual)
-  const [past, setPast] = useState<readonly Trying[]>(() => [start(page, usual)])
+  const [past, setPast] = useState<readonly Trying[]>(() => [start(page, usual, page.seed)])
   const [ended, setEnded] = useState(false)
   const trying = past.at(-1)!
   const over = trying.round.phase === 'over' || ended
@@ -42,7 +42,7 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
 
   function again(other: Company) {
     setCompany(other)
-    setPast([start(page, other)])
+    setPast([start(page, other, Math.floor(Math.random() * 10_000))])
     setEnded(false)
   }
 

@@ -1,4 +1,4 @@
-import { inFives } from '../../drawing/faces'
+import { inFives } from '../../drawing/amounts'
 import { disc, line } from '../../drawing/marks'
 import { at, framed, type Piece } from '../piece'
 import { wide } from './cards'

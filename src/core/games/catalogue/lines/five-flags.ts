@@ -1,22 +1,13 @@
 import { z } from 'zod'
-import type { Chance } from '../../../chance/chance'
-import type { PracticeItem } from '../../../skills'
-import { fiveInLineCards, linesOf } from '../../families/board-maker'
+import { fiveInLineCards } from '../../families/board-maker'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
-import {
-  cards,
-  deviceOf,
-  dice,
-  numbersSchema,
-  sum,
-  totalsOf,
-  turnUp,
-  type Numbers,
-} from '../../engine/source'
+import { cards, deviceOf, dice, numbersSchema, type Numbers } from '../../engine/source'
 import { perPlayer, perSet } from '../../engine/material'
 import { lie, deviceSpots, deviceThings } from '../../families/on-table'
 import { beside, grid, onTable, stacked, numeral, type Table } from '../../../table'
+import { called, callNumbers, callRules, callWeights, worked } from './called-number'
+import { lineScore, makesLine, spacesOf } from './line-card'
 
 const mostOf = (source: Numbers) =>
   source.kind === 'dice' ? 6 * source.count : source.kind === 'spinner' ? source.sectors : source.high
@@ -26,8 +17,7 @@ const leastOf = (source: Numbers) =>
 const paramsSchema = z
   .object({
     source: numbersSchema,
-    /** What is done with the numbers turned up, to get the number that is marked. */
-    rule: z.enum(['total', 'minus-two', 'ten-minus', 'product', 'difference']).default('total'),
+    rule: z.enum(callRules).default('total'),
     /** The card of every player, row by row; null: fair cards are made. A free centre holds any number. */
     card: z
       .array(z.array(z.number().int().min(0).max(1000)))
@@ -84,74 +74,6 @@ interface View {
   size: number
 }
 
-/** The number to mark for a throw. */
-function called({ rule }: Params, thrown: readonly number[]): number {
-  const [a, b = 1] = thrown
-  switch (rule) {
-    case 'total':
-      return sum(thrown)
-    case 'minus-two':
-      return sum(thrown) - 2
-    case 'ten-minus':
-      return 10 - sum(thrown)
-    case 'product':
-      return a * b
-    case 'difference':
-      return Math.abs(a - b)
-  }
-}
-
-/** The sums that lead to it. */
-function worked({ rule }: Params, thrown: readonly number[]): PracticeItem[] {
-  const [a, b = 1] = thrown
-  const total = sum(thrown)
-  const last = thrown[thrown.length - 1]
-  const adding: PracticeItem[] =
-    thrown.length > 1 ? [{ op: 'add', a: total - last, b: last, answer: total }] : []
-  switch (rule) {
-    case 'total':
-      return adding.length > 0 ? adding : [{ op: 'numeral', answer: total }]
-    case 'minus-two':
-      return [...adding, { op: 'subtract', a: total, b: 2, answer: total - 2 }]
-    case 'ten-minus':
-      return [{ op: 'missing', part: total, whole: 10, answer: 10 - total }]
-    case 'product':
-      return [{ op: 'multiply', a, b, answer: a * b }]
-    case 'difference': {
-      const [high, low] = [Math.max(a, b), Math.min(a, b)]
-      return [{ op: 'subtract', a: high, b: low, answer: high - low }]
-    }
-  }
-}
-
-const pairs = (rule: Params['rule']) => rule === 'product' || rule === 'difference'
-
-/** Uses the device; two cards or spins where the rule needs two numbers. */
-function callNumbers({ source, rule }: Params, chance: Chance, player: number, sink?: Sink): number[] {
-  const first = turnUp(source, chance, player, sink)
-  return pairs(rule) && first.length < 2 ? [...first, ...turnUp(source, chance, player, sink)] : first
-}
-
-const weightsKnown = new Map<string, ReadonlyMap<number, number>>()
-
-/** How often each number is called. */
-function callWeights(params: Params): ReadonlyMap<number, number> {
-  const key = JSON.stringify([params.source, params.rule])
-  const known = weightsKnown.get(key)
-  if (known) return known
-  const weights = new Map<number, number>()
-  const hear = (thrown: number[], share: number) => {
-    const number = called(params, thrown)
-    if (number >= 0) weights.set(number, (weights.get(number) ?? 0) + share)
-  }
-  const singles: ReadonlyMap<number, number> =
-    params.source.kind === 'dice' ? totalsOf(dice(1)) : totalsOf(params.source)
-  if (pairs(params.rule)) for (const [a, p] of singles) for (const [b, q] of singles) hear([a, b], p * q)
-  else for (const [total, share] of totalsOf(params.source)) hear([total], share)
-  weightsKnown.set(key, weights)
-  return weights
-}
-
 function setup(params: Params, players: number): State {
   const boards = params.board === 'own' ? players : 1
   const cardsOf = params.card
@@ -188,58 +110,6 @@ function moves(state: State): readonly number[] {
   const open: number[] = []
   for (const space of spacesOf(all[at], called(params, thrown))) if (marks[at][space] < 0) open.push(space)
   return open
-}
-
-const spacesKnown = new WeakMap<readonly number[], Map<number, number[]>>()
-
-/** The spaces of a card that hold a number. */
-function spacesOf(card: readonly number[], number: number): readonly number[] {
-  let spaces = spacesKnown.get(card)
-  if (!spaces) {
-    spaces = new Map()
-    for (let space = 0; space < card.length; space++) {
-      const same = spaces.get(card[space])
-      if (same) same.push(space)
-      else spaces.set(card[space], [space])
-    }
-    spacesKnown.set(card, spaces)
-  }
-  return spaces.get(number) ?? nowhere
-}
-
-const nowhere: readonly number[] = []
-
-/** Lines through each space, by the size of the card. */
-const linesThrough = [0, 1, 2, 3, 4, 5, 6].map((size) => {
-  const lines = linesOf(size)
-  return Array.from({ length: size * size }, (_, space) => lines.filter((line) => line.includes(space)))
-})
-
-/** Marks of the player, and free ones, that each line through a space holds already. */
-function lineScore({ marks, colour, free, size }: View, space: number): number {
-  let score = 0
-  for (const line of linesThrough[size][space]) {
-    let own = 0
-    for (const at of line) {
-      if (marks[at] === colour || marks[at] === free) own++
-      else if (marks[at] >= 0) {
-        own = -1
-        break
-      }
-    }
-    if (own >= 0) score += 8 ** own
-  }
-  return score
-}
-
-/** True if a line through the space is all the player's own marks and free spaces. */
-function makesLine(marks: readonly number[], space: number, size: number, player: number, free: number) {
-  for (const line of linesThrough[size][space]) {
-    let own = 0
-    while (own < size && (marks[line[own]] === player || marks[line[own]] === free)) own++
-    if (own === size) return true
-  }
-  return false
 }
 
 function play(state: State, space: number | null, sink?: Sink): State {

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { gameIdSchema, gameOf } from '@/core/games'
 import { tryPage } from '@/server/show'
 import { TryScreen } from '@/ui/try/try-screen'
-import { only, type Query } from '../../(loop)/query'
+import { only, wholeFrom, type Query } from '../../(loop)/query'
 import { load } from '../../../../load'
 
 interface Props {
@@ -17,7 +17,12 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function TryRoute({ params, searchParams }: Props) {
   const { classId, gameId } = await params
-  const { level } = await searchParams
-  const page = await load(tryPage, { classId, gameId, levelId: only(level) })
+  const { level, seed } = await searchParams
+  const page = await load(tryPage, {
+    classId,
+    gameId,
+    levelId: only(level),
+    seed: wholeFrom(only(seed), 0, 9999),
+  })
   return <TryScreen key={page.level.id} classId={classId} page={page} />
 }
