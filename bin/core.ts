@@ -1,35 +1,13 @@
-import { z } from 'zod'
-import { verbs } from './core/verbs'
+import { answered } from './core/answered'
 
 /** The core as a command line: `npm run --silent core -- VERB < input.json`. See docs/core-cli.md. */
 async function main(): Promise<number> {
-  const [name] = process.argv.slice(2)
-  const verb = name !== undefined && Object.hasOwn(verbs, name) ? verbs[name] : undefined
-  if (!verb) {
-    process.stderr.write(
-      `verb: ${name ? `“${name}” is not a verb.` : 'missing.'} Verbs: ${Object.keys(verbs).join(', ')}.\n`,
-    )
-    return 2
-  }
-  let input: unknown
-  try {
-    input = JSON.parse(process.stdin.isTTY ? '{}' : (await allOf(process.stdin)) || '{}')
-  } catch (error) {
-    process.stderr.write(`input: not JSON: ${(error as Error).message}\n`)
-    return 2
-  }
-  try {
-    await written(`${JSON.stringify(await verb(input))}\n`)
-    return 0
-  } catch (error) {
-    if (error instanceof z.ZodError) {
-      for (const { path, message } of error.issues)
-        process.stderr.write(`${path.join('.') || 'input'}: ${message}\n`)
-      return 2
-    }
-    process.stderr.write(`${(error as Error).stack}\n`)
-    return 1
-  }
+  const { status, out, said } = await answered(process.argv[2], () =>
+    process.stdin.isTTY ? Promise.resolve('') : allOf(process.stdin),
+  )
+  process.stderr.write(said)
+  await written(out)
+  return status
 }
 
 /** All that comes, however slowly. */

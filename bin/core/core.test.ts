@@ -1,20 +1,19 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { join } from 'node:path'
+import { answered } from './answered'
 
-/** The core as a command line, as anybody calls it. */
-function core(verb: string, input: unknown) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'bin/core.ts', verb], {
-    input: typeof input === 'string' ? input : JSON.stringify(input),
-    encoding: 'utf8',
-    maxBuffer: 1e8,
-  })
-  return { status, out: stdout, said: stderr.trim() }
+/** What the command line answers, without a process for every call. */
+async function core(verb: string, input: unknown) {
+  const { status, out, said } = await answered(verb, () =>
+    Promise.resolve(typeof input === 'string' ? input : JSON.stringify(input)),
+  )
+  return { status, out, said: said.trim() }
 }
 
 test.each(['constructor', 'toString', '__proto__', 'nothing'])(
   '“%s” is no verb: exit 2, nothing out',
-  (verb) => {
-    expect(core(verb, {})).toMatchObject({
+  async (verb) => {
+    expect(await core(verb, {})).toMatchObject({
       status: 2,
       out: '',
       said: expect.stringContaining('not a verb') as string,
@@ -72,8 +71,8 @@ test.each<[string, string, unknown, RegExp]>([
     /^params/,
   ],
   ['half a JSON', 'games', '{"a":', /^input: not JSON/],
-])('%s: exit 2, the field named, nothing out', (_title, verb, input, words) => {
-  const { status, out, said } = core(verb, input)
+])('%s: exit 2, the field named, nothing out', async (_title, verb, input, words) => {
+  const { status, out, said } = await core(verb, input)
   expect({ status, out }).toEqual({ status: 2, out: '' })
   expect(said).toMatch(words)
 })
@@ -85,12 +84,12 @@ const planned = {
   offers: [{ station: 's', game: 'landfall', success: {} }],
   pins: [{ session: 0, slot: 0, group: 'kelp', station: 's' }],
 }
-test('a pin that can’t be played and two pins on a cell are told', () => {
-  expect(core('plan', planned).said).toMatch(/^pins\.0: Nothing that is offered there/)
+test('a pin that can’t be played and two pins on a cell are told', async () => {
+  expect((await core('plan', planned)).said).toMatch(/^pins\.0: Nothing that is offered there/)
   const offers = [{ station: 's', game: 'landfall', success: { kelp: 0.8 } }]
-  expect(core('plan', { ...planned, offers }).status).toBe(0)
+  expect((await core('plan', { ...planned, offers })).status).toBe(0)
   const twice = { ...planned, offers, pins: [...planned.pins, ...planned.pins] }
-  expect(core('plan', twice).said).toMatch(/^pins\.1: The group is pinned there already/)
+  expect((await core('plan', twice)).said).toMatch(/^pins\.1: The group is pinned there already/)
 })
 
 // Each of these never answered, or overflowed the stack.
@@ -133,8 +132,8 @@ test.each<[string, object, string]>([
   ],
 ])(
   '%s: answered',
-  (_title, input, method) => {
-    const { status, out } = core('analyse', input)
+  async (_title, input, method) => {
+    const { status, out } = await core('analyse', input)
     expect(status).toBe(0)
     const {
       method: found,
@@ -153,6 +152,25 @@ test.each<[string, object, string]>([
   },
   120_000,
 )
+
+test('as a process: what is answered goes to standard output, what is refused to standard error, with its code', () => {
+  const run = (verb: string, input: string) => {
+    const { status, stdout, stderr } = spawnSync(join('bin', 'islands-core'), [verb], {
+      input,
+      encoding: 'utf8',
+    })
+    return { status, stdout, stderr }
+  }
+  expect(run('games', '{}')).toMatchObject({
+    status: 0,
+    stdout: expect.stringMatching(/^\{.*\}\n$/s) as string,
+  })
+  expect(run('games', '{"a":')).toMatchObject({
+    status: 2,
+    stdout: '',
+    stderr: expect.stringMatching(/^input: not JSON/m) as string,
+  })
+})
 
 test('what comes slowly and is large is read to its end', async () => {
   const child = spawn(join('bin', 'islands-core'), ['estimate'], { stdio: ['pipe', 'pipe', 'inherit'] })

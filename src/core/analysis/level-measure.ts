@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { AnyGame } from '../games'
-import { strandIds } from '../skills'
+import { placeOf, strandIds } from '../skills'
 import { tryChanges, withinMinutes, type Tried } from './advice'
 import { analyse, type AnalyseInput } from './analyse'
 import { focusedSteps, type Practice } from './figures'
@@ -88,7 +88,8 @@ export function practisedAt(game: AnyGame, params: unknown): Pick<LevelMeasure, 
 /** Steps that a level is marked by: what the game names, else what it practises. */
 function markedBy(game: AnyGame, params: unknown, { items }: Practice): Practice['steps'] {
   const named = game.marked?.(params)
-  return named ? [{ ...named, share: 1 }] : focusedSteps(items, game.focus?.(params))
+  if (named) return [{ ...('op' in named ? placeOf(named) : named), share: 1 }]
+  return focusedSteps(items, game.focus?.(params))
 }
 
 /** Sizes a group may be split into beside the usual one. */

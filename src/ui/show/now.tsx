@@ -1,6 +1,6 @@
 import { gameOf } from '@/core/games'
 import type { Frame } from '@/core/games/playing/showing'
-import { itemAsked, sentenceOf, type PracticeItem } from '@/core/skills'
+import { itemAsked, sentenceOf, type PracticeItem } from '@/core/skills/item'
 import type { Scene } from '@/core/table'
 import { hintFor, moveInWords, promptFor } from './in-words'
 import { Sentence } from './sentence'

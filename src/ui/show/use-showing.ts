@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { gameOf } from '@/core/games'
 import { ImpossibleDevice, type Notable } from '@/core/games/engine/round'
-import { slips } from '@/core/skills'
+import { slips } from '@/core/skills/slips'
 import type { ShowPage } from '@/server/show'
 import { again, back, begin, current, deviceOf, isOver, next, withCase, type Film } from './film'
 import { caseInWords } from './in-words'

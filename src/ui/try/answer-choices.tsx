@@ -1,7 +1,8 @@
 'use client'
 
 import Button from 'react-bootstrap/Button'
-import { choicesFor, timeInWords, type PracticeItem } from '@/core/skills'
+import { timeInWords, type PracticeItem } from '@/core/skills/item'
+import { choicesFor } from '@/core/skills/slips'
 
 /** Answers to choose from where none is typed: times, parts of a pattern, the two that are compared. */
 export function AnswerChoices({ item, onSay }: { item: PracticeItem; onSay: (answer: number) => void }) {

@@ -14,7 +14,8 @@ import {
   pass,
   type Trying,
 } from '@/core/games/playing/trying'
-import { choicesFor, itemAsked, type PracticeItem } from '@/core/skills'
+import { itemAsked, type PracticeItem } from '@/core/skills/item'
+import { choicesFor } from '@/core/skills/slips'
 import { Board } from '../board/board'
 import { useGlimpse } from '../board/use-glimpse'
 import { useShortcuts } from '../keys/use-shortcuts'

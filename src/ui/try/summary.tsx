@@ -1,9 +1,10 @@
-import { practised, slipsIn, type Trying } from '@/core/games/playing/trying'
+import { practised, slipsIn } from '@/core/games/playing/practised'
+import type { Trying } from '@/core/games/playing/trying'
 import { stepOf } from '@/core/skills'
 import { slipInWords } from '../show/in-words'
 
 /** What was practised in a game, and what went astray: for who plays, kept nowhere. */
-export function Summary({ trying }: { trying: Trying }) {
+export default function Summary({ trying }: { trying: Trying }) {
   const [steps, slips] = [practised(trying), slipsIn(trying.done)]
   if (steps.length === 0) return <p className="show-prompt">The game is over.</p>
   return (

@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { beginTrying, type Company, type Trying } from '@/core/games/playing/trying'
 import { gameOf } from '@/core/games'
@@ -11,7 +11,9 @@ import { KeysButton } from '../keys/keys-button'
 import { LevelChoice } from '../show/level-choice'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Playing } from './playing'
-import { Summary } from './summary'
+
+const loadSummary = () => import('./summary').catch(() => ({ default: NotThere }))
+const Summary = lazy(loadSummary)
 
 const companies: readonly [Company, string][] = [
   ['alone', 'alone'],
@@ -46,6 +48,12 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
     setEnded(false)
   }
 
+  // What is needed at the end is fetched while it is played.
+  const begun = past.length > 1
+  useEffect(() => {
+    if (begun) void loadSummary()
+  }, [begun])
+
   useShortcuts([
     { keys: 'u', title: 'Undo', run: undo },
     {
@@ -61,7 +69,11 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
       level={level.title}
       trying={trying}
       over={over}
-      summary={<Summary trying={trying} />}
+      summary={
+        <Suspense fallback={<p className="show-prompt">The game is over.</p>}>
+          <Summary trying={trying} />
+        </Suspense>
+      }
       onNext={(next) => setPast([...past, next])}
     >
       <div className="show-keys">
@@ -96,4 +108,8 @@ export function TryScreen({ classId, page }: { classId: string; page: TryPage })
       </div>
     </Playing>
   )
+}
+
+function NotThere() {
+  return <p role="alert">What was practised can’t be fetched without a network.</p>
 }

@@ -121,8 +121,8 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
    * reading numbers, which comes with every game.
    */
   focus?: (params: P) => readonly PracticeItem['op'][]
-  /** The step it is marked by where the shares of its items don't tell: null where they do. */
-  marked?: (params: P) => StepPlace | null
+  /** The step, or an item of the step, it is marked by where the shares of its items don't tell: null where they do. */
+  marked?: (params: P) => StepPlace | PracticeItem | null
   /** Figures that only this game has, by name. */
   figures?: (params: P, players: number) => Record<string, unknown>
   variants(params: P): readonly Variant<P>[]

@@ -1,4 +1,4 @@
-import { largestNumber, type PracticeItem } from '../../skills'
+import { largestNumber, type PracticeItem } from '../../skills/item'
 
 /** How numbers of a strip can be covered for a total: numbers 1 … n, sets of them as bit masks. */
 

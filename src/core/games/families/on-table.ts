@@ -1,4 +1,4 @@
-import { itemAsked, type PracticeItem } from '../../skills'
+import { itemAsked, type PracticeItem } from '../../skills/item'
 import {
   beside,
   numeral,

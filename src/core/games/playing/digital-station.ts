@@ -1,6 +1,7 @@
 import { gameOf } from '../index'
 import { newRound } from '../engine/round'
-import { beginTrying, practised, type Trying } from './trying'
+import { practised } from './practised'
+import { beginTrying, type Trying } from './trying'
 import type { PracticeItem } from '../../skills'
 
 /** Goes after which a child's play ends, and after which it ends with its game. */

@@ -8,11 +8,10 @@ import {
   movesBySpot,
   othersStep,
   pass,
-  practised,
-  slipsIn,
   deviceUsed,
   type Trying,
 } from './trying'
+import { practised, slipsIn } from './practised'
 import { movesOf } from '../engine/round'
 
 /** A person who answers every third question wrongly at first, by its likeliest slip. */

@@ -1,4 +1,4 @@
-import { timeInWords } from '../../../skills'
+import { timeInWords } from '../../../skills/item'
 import { z } from 'zod'
 import { timesOnCards } from '../../../things'
 import { responding, respondTable, pastPrompts } from '../../families/respond'

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { sentenceOf, slips } from '../../../skills'
+import { sentenceOf } from '../../../skills/item'
+import { slips } from '../../../skills/slips'
 import {
   countsFor,
   question,

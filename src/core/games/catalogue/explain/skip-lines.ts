@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { placeOf, type StepPlace } from '../../../skills'
+import type { PracticeItem } from '../../../skills'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { shorterBy, range } from '../../engine/source'
@@ -100,10 +100,9 @@ const table = respondTable<Params>(
   },
 )
 
-/** The hardest step that a count by ones reaches: back where it comes back, else on. */
-function countMarked({ by, to, back }: Params): StepPlace | null {
-  if (by !== 1) return null
-  return placeOf({ op: 'say', from: back ? to : to - 1, answer: back ? to - 1 : to })
+/** The hardest that a count by ones reaches: back where it comes back, else on. */
+function countMarked({ by, to, back }: Params): PracticeItem | null {
+  return by === 1 ? { op: 'say', from: back ? to : to - 1, answer: back ? to - 1 : to } : null
 }
 
 export const skipLines = defineGame({
