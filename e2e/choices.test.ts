@@ -65,6 +65,34 @@ test('house style: how children move up and the order of counting in steps are t
   await clean()
 })
 
+test('strands the class does not work on stay out of the way, and come back', async () => {
+  await person.goTo(`${base}/class`)
+  await person.sees(/12 children/)
+  const sets = async () => (await person.text('.strand-sets')).split('\n').slice(0, 5)
+  expect(await sets()).toContain('Time and pattern')
+  const tick = async (strand: string) =>
+    (await person.find(`//label[normalize-space(.)="${strand}"]`)).click()
+  await person.press('House style')
+  for (const strand of ['Time', 'Pattern', 'Numerals']) await tick(strand)
+  await person.press('Save')
+  await person.waitFor(async () => !(await sets()).includes('Time and pattern'), 'the set to go')
+  const columns = async () => (await person.all('.class-table thead th')).length
+  expect(await columns()).toBe(5)
+  const [child] = await person.all('.class-table tbody th a')
+  const id = (await child.getAttribute('href'))!.split('/').pop()
+  await person.goTo(`${base}/check/${id}`)
+  await person.find('//label[contains(.,"How many")]')
+  expect(await person.text('main')).not.toContain('Pattern')
+  // By hand in the address a set of which nothing is left leads to one of which something is.
+  await person.goTo(`${base}/class?strands=beside`)
+  await person.sees(/12 children/)
+  expect(await person.text('.strand-sets [aria-current]')).toBe('Adding, how many, numerals')
+  await person.press('House style')
+  for (const strand of ['Time', 'Pattern', 'Numerals']) await tick(strand)
+  await person.press('Save')
+  await person.waitFor(async () => (await sets()).includes('Time and pattern'), 'the set to come back')
+})
+
 test('groups: a child that stays is where it was when they are made anew', async () => {
   await person.goTo(`${base}/groups`)
   await person.sees(/Nobody is known yet/)

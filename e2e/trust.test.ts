@@ -1,7 +1,8 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { rmSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { get } from 'node:https'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { TLSSocket } from 'node:tls'
 import { backUpNow } from '../src/server/keeping/backups'
@@ -15,6 +16,17 @@ import { freshFolder, startServer, type TestServer } from './support/server'
 
 const viewer = ownTeacher()
 let server: TestServer
+/** A session that runs, made once; every test has its folder for itself. */
+let made: Awaited<ReturnType<typeof runningSession>>
+const original = freshFolder()
+beforeAll(async () => {
+  made = await runningSession(original)
+})
+function running() {
+  const folder = join(mkdtempSync(join(tmpdir(), 'islands-e2e-')), 'data')
+  cpSync(original, folder, { recursive: true })
+  return { folder, ...made }
+}
 const people: Person[] = []
 const personAt = async (url: string, size?: { width: number; height: number }) => {
   const person = await Person.at(url, size)
@@ -30,8 +42,7 @@ const saved = (person: Person) =>
   person.waitFor(async () => (await person.text('.saved')) === 'All marks saved', 'all marks saved')
 
 test('two devices on one child: both marks stay, each corrects its own, nothing is lost or refused', async () => {
-  const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder)
+  const { folder, classId, visits } = running()
   const child = visits[0].children[0]
   server = await startServer(folder)
   const [laptop, tablet] = [
@@ -67,8 +78,7 @@ test('two devices on one child: both marks stay, each corrects its own, nothing 
 })
 
 test('marks made while the server is away are told as such, survive a reload of the device and arrive once', async () => {
-  const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder)
+  const { folder, classId, visits } = running()
   const [one, other] = visits[0].children
   server = await startServer(folder)
   const { port } = new URL(server.url)
@@ -98,8 +108,7 @@ test('marks made while the server is away are told as such, survive a reload of 
 })
 
 test('--lan: nothing is open before there is an account; with one a tablet signs in over plain http, and out again', async () => {
-  const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder)
+  const { folder, classId, visits } = running()
   const child = visits[0].children[0]
   server = await startServer(folder, { ISLANDS_BACKUPS: `${folder}-copies` }, ['--lan'])
   const [address] = lanAddresses()
@@ -169,8 +178,7 @@ const askedByTls = (url: string) =>
   })
 
 test('--lan --tls: other devices come in by an encrypted line alone, and can tell the server by its fingerprint', async () => {
-  const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder)
+  const { folder, classId, visits } = running()
   const child = visits[0].children[0]
   server = await startServer(folder, {}, ['--lan', '--tls'])
   const [address] = lanAddresses()
@@ -191,8 +199,7 @@ test('--lan --tls: other devices come in by an encrypted line alone, and can tel
 })
 
 test('asked in: a coordinator reads a class and changes nothing; let go, it keeps nothing', async () => {
-  const folder = freshFolder()
-  const { classId } = await runningSession(folder)
+  const { folder, classId } = running()
   server = await startServer(folder)
   const teacher = await personAt(server.url)
   await teacher.goTo('/adults')
@@ -212,6 +219,15 @@ test('asked in: a coordinator reads a class and changes nothing; let go, it keep
   await other.find('//*[contains(., "only its teachers change anything")]')
   await other.goTo(`/c/${classId}/class`)
   await other.sees(/6 children/)
+  const pressable = () =>
+    other.driver.executeScript<number>(
+      () => document.querySelectorAll('main :is(button, input, select):not(:disabled)').length,
+    )
+  for (const place of ['class', 'groups', 'plan', 'progress']) {
+    await other.goTo(`/c/${classId}/${place}`)
+    await other.heading()
+    expect([place, await pressable()]).toEqual([place, 0])
+  }
   await other.goTo(`/c/${classId}/run`)
   await other.waitFor(async () => /not here|nothing here/i.test(await other.text('main')), 'no run board')
   // Used once, the invitation is good no longer.
@@ -229,8 +245,7 @@ test('asked in: a coordinator reads a class and changes nothing; let go, it keep
 })
 
 test('every place keeps to its own security policy, and answers what is not there with 404', async () => {
-  const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder)
+  const { folder, classId, visits } = running()
   server = await startServer(folder)
   const person = await personAt(server.url)
   for (const place of [...places, `/children/${visits[0].children[0].id}`]) {
@@ -273,9 +288,8 @@ test('every place keeps to its own security policy, and answers what is not ther
 })
 
 test('a damaged folder is refused with what to do; a backup brings everything back', async () => {
-  const folder = freshFolder()
+  const { folder, classId } = running()
   process.env.ISLANDS_BACKUPS = `${folder}-copies`
-  const { classId } = await runningSession(folder)
   const { name } = await withFolder(folder, () => backUpNow(viewer, {}))
   writeFileSync(join(folder, 'global/pg_control'), Buffer.alloc(8192))
   await expect(startServer(folder, { ISLANDS_BACKUPS: `${folder}-copies` })).rejects.toThrow(
@@ -294,8 +308,7 @@ test('a damaged folder is refused with what to do; a backup brings everything ba
 })
 
 test('asked to stop, the server finishes what it was asked before, and gives the folder back', async () => {
-  const folder = freshFolder()
-  const { classId, visits } = await runningSession(folder)
+  const { folder, classId, visits } = running()
   server = await startServer(folder)
   const marks = visits[0].children.map(({ id }) =>
     fetch(`${server.url}/c/${classId}/marks`, {

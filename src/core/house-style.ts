@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { movingUpSchema } from './evidence/moving-up'
 import { groupingModeSchema } from './grouping/making/mode'
-import { skipOrderSchema } from './skills/skip-order'
+import { strandIds, type StrandId } from './skills/ladders/strand'
+import { inSkipOrder, skipOrderSchema } from './skills/skip-order'
 
 /** Where practitioners differ: what a class has settled on. Whatever is left out is done in the usual way. */
 export const houseStyleSchema = z.object({
@@ -10,6 +11,21 @@ export const houseStyleSchema = z.object({
   skipOrder: skipOrderSchema.default('tens-fives-twos'),
   /** A child may play at a screen, and what it answers is kept. */
   digital: z.boolean().default(false),
+  /** Strands that the class does not work on now: nothing of them is offered, and what was seen of them is kept. */
+  leftAside: z
+    .array(z.enum(strandIds))
+    .max(strandIds.length - 1, 'One strand at least is worked on.')
+    .default([]),
 })
 
 export type HouseStyle = z.infer<typeof houseStyleSchema>
+
+/** Of some strands those that the class works on, in its order. */
+export const workedOn = (
+  { leftAside, skipOrder }: Pick<HouseStyle, 'leftAside' | 'skipOrder'>,
+  strands: readonly StrandId[] = strandIds,
+): StrandId[] =>
+  inSkipOrder(
+    strands.filter((strand) => !leftAside.includes(strand)),
+    skipOrder,
+  )

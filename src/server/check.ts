@@ -6,7 +6,7 @@ import { placementByYear } from '@/core/evidence/prior'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { strandIds, strandOf, type StrandId } from '@/core/skills'
 import { answeredOnBoards } from '@/core/skills/on-boards'
-import { inSkipOrder } from '@/core/skills/skip-order'
+import { workedOn } from '@/core/house-style'
 import { houseStyleOf } from '@/data/queries/house-style'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from './children'
@@ -88,7 +88,7 @@ export const checkPage = readingClass(
     const [children, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
     const child = children.find(({ id }) => id === pupilId)
     if (!child) throw new NotHere()
-    const strands = await believedOf(scope, child, inSkipOrder(strandIds, style.skipOrder))
+    const strands = await believedOf(scope, child, workedOn(style))
     const open = new Set(strands.flatMap((one) => (one.open ? [one.strand] : [])))
     const least = child.followed
       .filter((strand) => open.has(strand))
@@ -118,7 +118,7 @@ export const checkTogetherPage = readingClass(
     const asked = all.filter(({ id }) => pupilIds.includes(id))
     if (asked.length < 2) throw new NotHere()
     const followed = boardStrands.filter((strand) => asked.some((child) => child.followed.includes(strand)))
-    const strands = inSkipOrder(followed.length > 0 ? followed : boardStrands, style.skipOrder)
+    const strands = workedOn(style, followed.length > 0 ? followed : boardStrands)
     const children = await Promise.all(
       asked.map(async (child) => ({
         id: child.id,

@@ -3,7 +3,7 @@ import { isToCome } from '@/core/evidence/begun'
 import { placementByYear, surenesses, yearGroupSchema, type YearGroup } from '@/core/evidence/prior'
 import { isName, longestName, readChildren, readTable, type LineProblem } from '@/core/formats/class-list'
 import { hasStep, placedStrands, strandIds, strandSets, type StrandId } from '@/core/skills'
-import { inSkipOrder } from '@/core/skills/skip-order'
+import { workedOn } from '@/core/house-style'
 import { placementOf } from '@/data/queries/estimates'
 import { lockPupils } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
@@ -280,7 +280,10 @@ export const classTable = readingClass('classTable', tableSchema, async (scope, 
     houseStyleOf(scope),
     groupingOf(scope),
   ])
-  const shown = inSkipOrder(strandSets.find(({ id }) => id === set)!.strands, style.skipOrder)
+  // A set with nothing that the class works on stays out of the way.
+  const sets = strandSets.filter(({ strands }) => workedOn(style, strands).length > 0)
+  const { id: shownSet, title: _title, strands } = sets.find(({ id }) => id === set) ?? sets[0]
+  const shown = workedOn(style, strands)
   const rows: ClassRow[] = pupils.map(({ id, name, initial, yearGroup, adultNear }) => {
     const own = estimates.filter(({ pupilId }) => pupilId === id)
     const seen = own.filter(({ observations }) => observations > 0).map(({ day }) => day)
@@ -303,7 +306,8 @@ export const classTable = readingClass('classTable', tableSchema, async (scope, 
   })
   return {
     classroom: scope.classroom,
-    set,
+    set: shownSet,
+    sets: sets.map(({ id, title }) => ({ id, title })),
     strands: shown,
     style,
     rows,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { inSkipOrder } from '@/core/skills/skip-order'
-import { stepOf, strandIds, topStep, type StepPlace } from '@/core/skills'
+import { workedOn } from '@/core/house-style'
+import { stepOf, topStep, type StepPlace } from '@/core/skills'
 import { deleteNote } from '@/data/queries/notes'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { childrenOf } from './children'
@@ -19,11 +19,11 @@ export const quickNotePage = readingClass(
   'quickNotePage',
   classIdSchema,
   async (scope): Promise<NotedChild[]> => {
-    const [children, { skipOrder }] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
+    const [children, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
     return children.map(({ id, name, followed, estimates }) => ({
       id,
       name,
-      steps: inSkipOrder(strandIds, skipOrder)
+      steps: workedOn(style)
         .filter((strand) => followed.includes(strand))
         .map((strand) => {
           const place = { strand, step: estimates[strand].workingStep ?? topStep(strand) }

@@ -5,8 +5,8 @@ import { timed } from '@/core/games/engine/cautions'
 import type { ClassStep } from '@/core/games/playing/class-questions'
 import { textsOf } from '@/core/games/texts'
 import { playersToShow } from '@/core/games/playing/showing'
-import { strandIds, topStep } from '@/core/skills'
-import { inSkipOrder } from '@/core/skills/skip-order'
+import { workedOn } from '@/core/house-style'
+import { topStep } from '@/core/skills'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { pupilsOf } from '@/data/queries/pupils'
 import { absentOf, visitsMet } from '@/data/queries/sessions'
@@ -108,11 +108,11 @@ export type QuestionsPage = Awaited<ReturnType<typeof questionsPage>>
 
 /** How many children work at each step, by strand: what a class is asked comes from there. Nobody is named. */
 export const questionsPage = readingClass('questionsPage', classIdSchema, async (scope) => {
-  const [children, { skipOrder }] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
+  const [children, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
   return {
     /** Of the first round: the page and what it becomes show the same. */
     seed: Math.floor(Math.random() * 2 ** 31),
-    strands: inSkipOrder(strandIds, skipOrder).flatMap((strand) => {
+    strands: workedOn(style).flatMap((strand) => {
       const steps = new Map<string, number>()
       for (const { followed, estimates } of children) {
         const step = estimates[strand].workingStep ?? topStep(strand)

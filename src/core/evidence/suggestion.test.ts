@@ -8,6 +8,7 @@ import type { Standing } from './own-step'
 import { priorOf, surenesses } from './prior'
 import type { Seen } from './seen'
 import { isPressing, suggest } from './suggestion'
+import { rounds } from '../testing/rounds'
 
 const standing = (change: Partial<Standing>): Standing => ({
   seen: marks('own', 'own', 'help'),
@@ -160,9 +161,9 @@ function randomStanding(seed: number): { standing: Standing; strand: StrandId } 
   }
 }
 
-test('over 10 000 random histories no sentence contradicts the figures that stand in it', () => {
+test(`over ${rounds(10_000)} random histories no sentence contradicts the figures that stand in it`, () => {
   const found = new Map<string, number>()
-  for (let seed = 1; seed <= 10_000; seed++) {
+  for (let seed = 1; seed <= rounds(10_000); seed++) {
     const { standing: one } = randomStanding(seed)
     const { step, suggestion } = suggest(one)
     found.set(suggestion.kind, (found.get(suggestion.kind) ?? 0) + 1)
@@ -178,5 +179,6 @@ test('over 10 000 random histories no sentence contradicts the figures that stan
     if (suggestion.kind === 'hard' && one.struggling[step] < 0.8) throw new Error(problem)
   }
   // Each of them is said often enough to have been tried.
-  for (const kind of ['ready', 'hard', 'right', 'another-look']) expect(found.get(kind)).toBeGreaterThan(100)
+  for (const kind of ['ready', 'hard', 'right', 'another-look'])
+    expect(found.get(kind)).toBeGreaterThan(rounds(100))
 })

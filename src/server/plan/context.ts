@@ -13,6 +13,7 @@ import { inventoryOf } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from '../children'
 import { todayIn } from '../clock'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { habitsOf } from '../habits'
 import { planThread } from '../heavy/threads'
 
@@ -44,20 +45,22 @@ function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child
 export async function readClass(scope: ClassScope) {
   const today = todayIn(scope.classroom.timeZone)
   const lately = addDays(today, -latelyDays)
-  const [children, inventory, played, seatedBefore, marks, habits] = await Promise.all([
+  const [children, inventory, played, seatedBefore, marks, habits, { leftAside }] = await Promise.all([
     childrenOf(scope),
     inventoryOf(scope),
     playedIn(scope),
     seatedSince(scope, lately),
     marksSince(scope, lately),
     habitsOf(scope),
+    houseStyleOf(scope),
   ])
+  const begun = offered(begunBy(children), leftAside)
   return (grouping: StoredGrouping, day: Day): PlanContext & { room: Room } => ({
     grouping: groupsOf(grouping, children),
     seatedBefore,
     keptSeats: null,
     habits,
-    room: { inventory, played, marks, begun: begunBy(children), practised: practisedBy(children), day },
+    room: { inventory, played, marks, begun, practised: practisedBy(children), day },
   })
 }
 
@@ -66,6 +69,14 @@ const begunBy = (children: readonly Child[]): StrandId[] =>
   strandIds.filter(
     (strand) => children.filter(({ followed }) => followed.includes(strand)).length * 2 >= children.length,
   )
+
+/** Of those strands the ones that the class works on; where it has begun none of these, all it works on. */
+function offered(begun: readonly StrandId[], leftAside: readonly StrandId[]): StrandId[] {
+  if (leftAside.length === 0) return [...begun]
+  const workedOn = strandIds.filter((strand) => !leftAside.includes(strand))
+  const both = begun.filter((strand) => workedOn.includes(strand))
+  return both.length > 0 ? both : workedOn
+}
 
 /** The last day on which any child was seen on a strand. */
 function practisedBy(children: readonly Child[]): Partial<Record<StrandId, Day>> {

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { schoolDaysBetween } from '@/core/planning/calendar'
-import { stepOf, strandOf, strandSets, type StrandId, type StrandSetId } from '@/core/skills'
+import { stepOf, strandOf, type StrandId, type StrandSetId } from '@/core/skills'
 import type { Action } from '@/server/answer'
 import type { HouseStyle } from '@/core/house-style'
 import type { addChildren, ClassRow, place, saveLinks, setLeft } from '@/server/classes'
@@ -24,6 +24,8 @@ import { PlaceSheet, type Placed } from './place-sheet'
 interface Props {
   classId: string
   set: StrandSetId
+  /** Those with a strand that the class works on. */
+  sets: readonly { id: StrandSetId; title: string }[]
   strands: readonly StrandId[]
   style: HouseStyle
   rows: ClassRow[]
@@ -86,7 +88,7 @@ export function ClassPage(props: Props) {
       </div>
       {rows.length > 0 && (
         <nav className="strand-sets" aria-label="Strands shown">
-          {strandSets.map(({ id, title }) => (
+          {props.sets.map(({ id, title }) => (
             <Link
               key={id}
               href={id === 'numbers' ? `/c/${classId}/class` : `/c/${classId}/class?strands=${id}`}

@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { usualCount, type MovingUp } from '@/core/evidence/moving-up'
 import type { HouseStyle } from '@/core/house-style'
+import { strandIds, strandOf } from '@/core/skills'
 import type { Answer } from '@/server/answer'
 import { Problems } from '../problems'
 import { SideSheet } from '../sheets/side-sheet'
@@ -94,6 +95,28 @@ export function HouseStyleSheet({
         chosen={edited.skipOrder}
         onChoose={(skipOrder) => setEdited({ ...edited, skipOrder })}
       />
+      <fieldset className="style-choice">
+        <legend>Which strands do you work on?</legend>
+        <p className="tiny muted">The others are not shown, asked or planned. What was seen of them stays.</p>
+        <div className="style-strands">
+          {strandIds.map((strand) => (
+            <Form.Check
+              key={strand}
+              id={`strand-${strand}`}
+              checked={!edited.leftAside.includes(strand)}
+              onChange={({ target }) =>
+                setEdited({
+                  ...edited,
+                  leftAside: target.checked
+                    ? edited.leftAside.filter((one) => one !== strand)
+                    : [...edited.leftAside, strand],
+                })
+              }
+              label={strandOf(strand).title}
+            />
+          ))}
+        </div>
+      </fieldset>
       <fieldset className="style-choice">
         <legend>May children play at a screen?</legend>
         <Form.Check

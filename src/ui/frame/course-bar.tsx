@@ -22,6 +22,8 @@ export function CourseBar({
   const router = useRouter()
   const path = usePathname()
   const here = classes.find(({ id }) => id === classId)
+  // Who looks at a class has no part in its sessions.
+  const open = places.filter(({ part }) => part !== 'run' || here?.part !== 'coordinator')
   const part = path.split('/')[3] ?? ''
   const current = part === 'children' ? 'progress' : part
   return (
@@ -50,7 +52,7 @@ export function CourseBar({
       </div>
       <nav aria-label="Weekly loop">
         <ol className="course">
-          {places.map(({ part, title }) => (
+          {open.map(({ part, title }) => (
             <li key={part}>
               <Link
                 href={`/c/${classId}${part ? `/${part}` : ''}`}

@@ -6,6 +6,7 @@ import { matchGroups } from './keep-group-names'
 import type { Grouping, GroupingProblem } from '../problem/problem'
 import { optimum, randomClass } from '../testing/integer-model'
 import { ContradictoryLimits } from '../problem/units'
+import { rounds } from '../../testing/rounds'
 
 function costOf(problem: GroupingProblem, { groups, moved }: Grouping): number {
   const fit = groups.reduce(
@@ -51,10 +52,10 @@ describe('equal to HiGHS on small random classes', () => {
   })
 })
 
-test('limits are never broken in 10 000 random classes, and clashes are told', () => {
+test(`limits are never broken in ${rounds(10_000)} random classes, and clashes are told`, () => {
   const chance = seededChance(12)
   let clashes = 0
-  for (let round = 0; round < 10_000; round++) {
+  for (let round = 0; round < rounds(10_000); round++) {
     const children = chance.int(5, 16)
     const count = chance.int(2, 4)
     const name = () => `c${chance.int(0, children - 1)}`
@@ -86,8 +87,8 @@ test('limits are never broken in 10 000 random classes, and clashes are told', (
     const broken = brokenLimits(input, made)
     if (broken.length > 0) throw new Error(`Class ${round}: ${broken.join(', ')}.`)
   }
-  expect(clashes).toBeGreaterThan(100)
-  expect(clashes).toBeLessThan(5000)
+  expect(clashes).toBeGreaterThan(rounds(100))
+  expect(clashes).toBeLessThan(rounds(5000))
 })
 
 /** Limits that groups break, by looking at the groups alone. */

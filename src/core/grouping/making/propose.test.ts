@@ -5,6 +5,7 @@ import { pennantsFor, type Groups } from '../groups'
 import { atOneLevel, childrenInZone } from '../in-zone'
 import { propose } from './propose'
 import { evenSizes, requestFor, type ClassFit, type Link } from '../request'
+import { rounds } from '../../testing/rounds'
 
 /** A class of `n` with abilities spread over eight logits, and four levels two logits apart. */
 function classOf(n: number, seed = 1): { ids: string[]; fit: ClassFit } {
@@ -125,13 +126,13 @@ test('even groups are even; where limits forbid it the sizes give way, and the l
 const modes = ['similar', 'mixed', 'pairs'] as const
 
 test('headline, curve and comparison count alike in every mode', () => {
-  for (let seed = 1; seed <= 1000; seed++) {
+  for (let seed = 1; seed <= rounds(1000); seed++) {
     // Small classes beside some of the usual size: the rule is the same, the search is shorter.
-    const n = seed <= 60 ? 8 + (seed % 20) : 8 + (seed % 4)
+    const n = seed <= rounds(60) ? 8 + (seed % 20) : 8 + (seed % 4)
     const group = classOf(n, seed)
     const fit = { ...group.fit, notKnown: group.ids.filter((_, i) => (i * seed) % 5 === 0) }
     // In every mode each of the first, then one mode a class.
-    for (const mode of seed <= 60 ? modes : [modes[seed % modes.length]]) {
+    for (const mode of seed <= rounds(60) ? modes : [modes[seed % modes.length]]) {
       const one = propose(
         requestFor(group.ids, fit, { mode, links: [], pennants: [3], sizes: evenSizes(n, 1), evenly: true }),
       ).next().value

@@ -4,6 +4,7 @@ import type { Grouping, GroupingProblem } from '../problem/problem'
 import { allRegroupings, regroupingRequest, type Regrouping } from './regrouping'
 import { groupsByIndex, problemOfRequest } from '../request'
 import { seededChance, unit } from '../../chance/chance'
+import { rounds } from '../../testing/rounds'
 
 /** Twelve children in three groups, dealt without regard to what they can do. */
 function dealtClass(seed: number) {
@@ -46,7 +47,7 @@ function harmedBy(
 
 test('everyone whose fit changes clearly is named, moved or staying, with what it was and will be', () => {
   let staying = 0
-  for (let seed = 1; seed <= 40; seed++) {
+  for (let seed = 1; seed <= rounds(40); seed++) {
     const { fit, groups: standing, found } = dealtClass(seed)
     for (const { groups, moves, staying: stay, harmed } of found) {
       const named = new Map([...moves, ...stay].map((one) => [one.pupil, one]))
@@ -64,7 +65,7 @@ test('everyone whose fit changes clearly is named, moved or staying, with what i
       }
     }
   }
-  expect(staying).toBeGreaterThan(20)
+  expect(staying).toBeGreaterThan(rounds(20))
 })
 
 test.each([1, 2, 3, 4, 5])('each regrouping is worth its moves, class %i', (seed) => {

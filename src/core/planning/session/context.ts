@@ -46,7 +46,7 @@ export interface Room {
   inventory: Inventory
   played: readonly Played[]
   marks: readonly MarksLately[]
-  /** Strands that at least half of the class has begun: what a plan may offer of itself. */
+  /** Strands that the class works on and at least half of it has begun: what a plan may offer of itself. */
   begun: readonly StrandId[]
   /** Strand → the last day on which a child of the class was seen on it. */
   practised: Partial<Record<StrandId, Day>>

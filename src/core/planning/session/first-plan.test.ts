@@ -1,11 +1,12 @@
 import { seededChance } from '../../chance/chance'
 import { strandBy, figures, randomClass, planFor } from './testing/random-class'
 import { workOut } from './work-out'
+import { rounds } from '../../testing/rounds'
 
-test('over 500 random classes the plan to start from has no clash, a table for each group and nothing of the last session', () => {
+test(`over ${rounds(500)} random classes the plan to start from has no clash, a table for each group and nothing of the last session`, () => {
   const used = new Set<string>()
   let [misfits, visits] = [0, 0]
-  for (let seed = 1; seed <= 500; seed++) {
+  for (let seed = 1; seed <= rounds(500); seed++) {
     const context = randomClass(seededChance(seed))
     const { groups } = context.grouping
     const plan = planFor(context)

@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation'
 import { connection } from 'next/server'
 import { listClasses } from '@/server/classes'
 import { CourseBar } from '@/ui/frame/course-bar'
+import { LookingOnly } from '@/ui/frame/looking-only'
 import { quickNoteAction } from '../note/actions'
 import { signedIn } from '../../../load'
 
@@ -27,7 +28,7 @@ export default async function LoopLayout({
       )}
       <CourseBar classId={classId} classes={classes} loadNotes={quickNoteAction} />
       <main id="place" className="place">
-        {children}
+        {own.part === 'coordinator' ? <LookingOnly>{children}</LookingOnly> : children}
       </main>
     </>
   )
