@@ -30,7 +30,7 @@ async function freePort(): Promise<number> {
   })
 }
 
-/** Starts the production server on a data folder and waits until it answers. */
+/** Starts the production server on a data folder and waits until it answers; pages are made ready as they are asked for. */
 export async function startServer(
   folder = freshFolder(),
   env: Record<string, string> = {},
@@ -38,7 +38,7 @@ export async function startServer(
   wanted?: number,
 ): Promise<TestServer> {
   const port = wanted ?? (await freePort())
-  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), ...flags], {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), '--cold', ...flags], {
     env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
   })
   let output = ''
