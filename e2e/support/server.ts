@@ -38,9 +38,13 @@ export async function startServer(
   wanted?: number,
 ): Promise<TestServer> {
   const port = wanted ?? (await freePort())
-  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), '--cold', ...flags], {
-    env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
-  })
+  const child = spawn(
+    process.execPath,
+    ['--import', 'tsx', 'bin/serve.ts', String(port), '--cold', ...flags],
+    {
+      env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
+    },
+  )
   let output = ''
   child.stdout.on('data', (chunk) => (output += chunk))
   child.stderr.on('data', (chunk) => (output += chunk))
