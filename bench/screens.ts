@@ -3,6 +3,7 @@ import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { startServer } from '../e2e/support/server'
+import { keyToPaint } from './key-to-paint'
 import { median, say } from './report'
 import { browserWorker } from './worker'
 
@@ -55,6 +56,7 @@ export async function screens() {
       say(
         `  ${(path.replace(pupil, 'CHILD') || '/ (harbour)').padEnd(22)} ${(median(times.get(path)!) / reference).toFixed(2)}`,
       )
+    await keyToPaint(server.url, base)
     await browserWorker(server.url, base)
   } finally {
     await server.stop()

@@ -34,7 +34,7 @@ export async function browserWorker(url: string, base: string) {
       const input = analyseInputSchema.parse({ game, level, players: 2, games })
       const own = simulateAll(simulationOf(input))
       const node = timed(() => simulateAll(simulationOf(input)), 3)
-      await person.goTo(`${base}/games/${game}?level=${level}&players=2`)
+      await person.goTo(`${base}/games/${game}?level=${level}&players=2&view=figures`)
       await person.find('//section[contains(@class, "simulation")]//button')
       const { milliseconds, goes } = await person.driver.executeAsyncScript<{
         milliseconds: number

@@ -124,7 +124,7 @@ export const harbourPage = readingClass('harbourPage', classIdSchema, async (sco
           : [],
       ),
       needs: [...view.shelf, ...view.print],
-      pages: await pagesOfSession(scope, soonMs),
+      pages: await pagesOfSession(scope, { session, grouping, children, view }, soonMs),
     },
   }
 })

@@ -15,6 +15,7 @@ import { childrenOf, type Child } from '../children'
 import { todayIn } from '../clock'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { habitsOf } from '../habits'
+import { remembered } from '../heavy/remembered'
 import { planThread } from '../heavy/threads'
 
 /** A plan takes a moment; one that takes longer than this has gone wrong. */
@@ -93,9 +94,9 @@ function practisedBy(children: readonly Child[]): Partial<Record<StrandId, Day>>
 export const firstPlanFor = (today: Day, context: PlanContext): Promise<Plan> =>
   planThread().run('firstPlan', { today, context }, { limitMs })
 
-/** Works a plan out in another thread. */
+/** Works a plan out in another thread, or finds it worked out. */
 export const workOutPlan = (plan: Plan, context: PlanContext): Promise<PlanView> =>
-  planThread().run('workOut', { plan, context }, { limitMs })
+  remembered(planThread(), 'workOut', { plan, context }, limitMs)
 
 /** What a stored session comes to with the estimates of now. */
 export function workOutSession(

@@ -9,15 +9,17 @@ import type { Job } from '@/core/printing/pages'
 import { mostCopies } from '@/core/printing/too-much'
 import { backsSchema, paperSchema } from '@/core/printing/paper'
 import { taskCardForms } from '@/core/printing/sheets/task-card'
+import type { PlanView } from '@/core/planning/session/work-out'
 import { byHand } from '@/core/printing/by-hand'
 import { bagsOf, oneMissing, saveBags, saveInBag, type InBag } from '@/data/queries/bags'
 import { draftOf } from '@/data/queries/drafts'
-import { groupingOf } from '@/data/queries/groupings'
-import { nextSession } from '@/data/queries/sessions'
+import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
+import { nextSession, type StoredSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
-import { childrenOf } from '../children'
+import { childrenOf, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { habitsOf } from '../habits'
+import { remembered } from '../heavy/remembered'
 import { printThread } from '../heavy/threads'
 import { workOutSession } from '../plan/context'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
@@ -107,6 +109,18 @@ async function sessionSource(scope: ClassScope) {
   const [grouping, children] = await Promise.all([groupingOf(scope, session.groupingId), childrenOf(scope)])
   if (!grouping) return null
   const view = await workOutSession(session, grouping, children, await habitsOf(scope))
+  return { source: pileOfSession(scope, { session, grouping, children, view }), without: [] }
+}
+
+/** What the pile of a session is made from. */
+interface KnownSession {
+  session: StoredSession
+  grouping: StoredGrouping
+  children: readonly Child[]
+  view: PlanView
+}
+
+function pileOfSession(scope: ClassScope, { session, grouping, children, view }: KnownSession) {
   const day = new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',
     day: 'numeric',
@@ -115,15 +129,12 @@ async function sessionSource(scope: ClassScope) {
   }).format(new Date(session.day))
   const grouped = new Set(view.groups.flatMap((group) => group.children.map(({ id }) => id)))
   return {
-    source: {
-      kind: 'session' as const,
-      title: `${scope.classroom.name}, ${day}`,
-      day,
-      view,
-      focus: grouping.strand,
-      near: children.filter(({ id, adultNear }) => adultNear && grouped.has(id)).map(({ name }) => name),
-    },
-    without: [],
+    kind: 'session' as const,
+    title: `${scope.classroom.name}, ${day}`,
+    day,
+    view,
+    focus: grouping.strand,
+    near: children.filter(({ id, adultNear }) => adultNear && grouped.has(id)).map(({ name }) => name),
   }
 }
 
@@ -238,11 +249,19 @@ export async function pagesOfGame(
   return printThread().run('pagesToPrint', { source, kept }, { limitMs })
 }
 
-/** How many pages the next session still needs; null: none is planned, they are too many, or it takes longer than `waitMs`. */
-export async function pagesOfSession(scope: ClassScope, waitMs: number): Promise<number | null> {
-  const [found, kept] = await Promise.all([sessionSource(scope), bagsOf(scope)])
-  if (!found) return null
-  const counted = printThread().run('pagesToPrint', { source: found.source, kept: [...kept] }, { limitMs })
+/** How many pages a session still needs; null: they are too many, or it takes longer than `waitMs`. */
+export async function pagesOfSession(
+  scope: ClassScope,
+  known: KnownSession,
+  waitMs: number,
+): Promise<number | null> {
+  const kept = await bagsOf(scope)
+  const counted = remembered(
+    printThread(),
+    'pagesToPrint',
+    { source: pileOfSession(scope, known), kept: [...kept] },
+    limitMs,
+  )
   // It goes on meanwhile: to stop a job in hand costs its thread.
   counted.catch(() => null)
   return Promise.race([counted, setTimeout(waitMs, null)])
