@@ -33,7 +33,8 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
     case 'factor':
       return 'How many times?'
     case 'clock':
-      return 'What time is it?'
+      // At a game the card says the time, and the clock is set to it.
+      return verb === undefined ? 'What time is it?' : 'Where do the hands go?'
     case 'pattern':
       return 'Which part comes again?'
   }

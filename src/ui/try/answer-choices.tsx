@@ -1,29 +1,37 @@
 'use client'
 
 import Button from 'react-bootstrap/Button'
+import { faceMarks } from '@/core/drawing/faces'
 import { timeInWords, type PracticeItem } from '@/core/skills/item'
 import { choicesFor } from '@/core/skills/slips'
+import { Marks } from '../board/mark-shape'
 
-/** Answers to choose from where none is typed: times, parts of a pattern, the two that are compared. */
+/** Answers to choose from where none is typed: clocks, parts of a pattern, the two that are compared. */
 export function AnswerChoices({ item, onSay }: { item: PracticeItem; onSay: (answer: number) => void }) {
   return (
     <div className="try-moves" role="group" aria-label="Answers">
       {(choicesFor(item) ?? []).map((answer) => (
         <Button key={answer} variant="quiet" onClick={() => onSay(answer)}>
-          {inWords(item, answer)}
+          {item.op === 'clock' ? <Clock minutes={answer} /> : inWords(item, answer)}
         </Button>
       ))}
     </div>
   )
 }
 
-function inWords(item: PracticeItem, answer: number): string {
-  switch (item.op) {
-    case 'clock':
-      return timeInWords(Math.floor(answer / 60), answer % 60)
-    case 'pattern':
-      return `a part of ${answer}`
-    default:
-      return String(answer)
-  }
+/** A clock whose hands stand so: the time in words is on the card. */
+function Clock({ minutes }: { minutes: number }) {
+  return (
+    <svg
+      className="board choice-clock"
+      viewBox="-30 -30 60 60"
+      role="img"
+      aria-label={`A clock at ${timeInWords(Math.floor(minutes / 60), minutes % 60)}`}
+    >
+      <Marks marks={faceMarks({ kind: 'clock', minutes }, 60, 60)} />
+    </svg>
+  )
 }
+
+const inWords = (item: PracticeItem, answer: number): string =>
+  item.op === 'pattern' ? `a part of ${answer}` : String(answer)
