@@ -183,6 +183,26 @@ test('twenty-six children are placed on two strands in less than thirty interact
     await person.find(`//button[starts-with(@aria-label,"Place ${name}: ")][contains(.,"${step}")]`)
 })
 
+test('who is ticked before the page is alive is chosen once it is', async () => {
+  // Ticks two while the page is still being read, as soon as they are there.
+  const { identifier } = (await person.driver.sendAndGetDevToolsCommand(
+    'Page.addScriptToEvaluateOnNewDocument',
+    {
+      source: `new MutationObserver((_, observer) => {
+        const boxes = document.querySelectorAll('.class-table tbody input')
+        if (boxes.length < 5) return
+        observer.disconnect()
+        boxes[1].click()
+        boxes[3].click()
+      }).observe(document, { childList: true, subtree: true })`,
+    },
+  )) as unknown as { identifier: string }
+  await person.goTo(`${base}/class`)
+  await person.waitFor(async () => /^2 children chosen/.test(await person.text('.place-bar')), 'both chosen')
+  expect(await person.all('.class-table tr.chosen')).toHaveLength(2)
+  await person.driver.sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier })
+})
+
 test('at the station a whole set is marked without a tab stop for every sign', async () => {
   await person.goTo(`${base}/run`)
   await person.press('Start session')

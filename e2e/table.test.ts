@@ -61,7 +61,7 @@ const answerIn = (sentence: string, asked: string): number =>
   Number(/\? =/.test(asked) ? /[+×] (\d+) =/.exec(sentence)?.[1] : /= (\d+)$/.exec(sentence)?.[1])
 
 /** More pictures than any first level has to its end. */
-const longEnough = 150
+const longEnough = 300
 /** Games that go on until the time is up: they are looked at for as long as a class would watch. */
 const withoutEnd = new Map([['pebble-count', 40]])
 

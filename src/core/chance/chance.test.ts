@@ -22,6 +22,25 @@ test('a die is even: chi-square with 5 degrees of freedom under its 99.9 % point
   expect(square).toBeLessThan(20.52)
 })
 
+test.each([1, 2, 101])(
+  'seeds that are %i apart begin with dice of their own: chi-square with 35 degrees of freedom under its 99.9 % point, 66.62 (standard table)',
+  (apart) => {
+    const pairs = new Array<number>(36).fill(0)
+    const seeds = 10_000
+    for (let i = 0; i < seeds; i++) {
+      const chance = seededChance(i * apart)
+      pairs[6 * (chance.int(1, 6) - 1) + chance.int(1, 6) - 1]++
+    }
+    const square = pairs.reduce((sum, count) => sum + (count - seeds / 36) ** 2 / (seeds / 36), 0)
+    expect(square).toBeLessThan(66.62)
+    // Nor does the first die of a seed tell that of the next.
+    let same = 0
+    for (let i = 0; i < seeds; i++)
+      if (seededChance(i * apart).int(1, 6) === seededChance((i + 1) * apart).int(1, 6)) same++
+    expect(Math.abs(same / seeds - 1 / 6)).toBeLessThan(4 * Math.sqrt(((1 / 6) * (5 / 6)) / seeds))
+  },
+)
+
 test('normal values have mean 0 and variance 1 within four standard errors', () => {
   const chance = seededChance(3)
   const values = Array.from({ length: 40_000 }, () => normal(chance))

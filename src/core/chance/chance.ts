@@ -1,5 +1,5 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
-import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus'
+import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus'
 
 /** The one source of randomness a rules engine may use, so that a game replays from its seed. */
 export interface Chance {
@@ -34,9 +34,24 @@ export interface SavedChance extends Chance {
   state(): readonly number[]
 }
 
-/** Pseudo-random chance from a whole-number seed (xoroshiro128+). */
+/**
+ * Pseudo-random chance from a whole-number seed (xoroshiro128+). Its state is filled by {@link wordsFrom}: as it is, seeds
+ * that follow each other begin with numbers that do so too.
+ */
 export function seededChance(seed: number): SavedChance {
-  return wrap(xoroshiro128plus(seed))
+  const next = wordsFrom(seed)
+  return wrap(xoroshiro128plusFromState([next(), next(), next(), next()]))
+}
+
+/** Words of 32 bits, far apart for seeds that are near: a Weyl sequence, mixed by the finaliser of MurmurHash3 (SplitMix; Steele, Lea & Flood 2014; constants from memory). */
+function wordsFrom(seed: number): () => number {
+  let at = (seed ^ Math.floor(seed / 2 ** 32)) | 0
+  return () => {
+    at = (at + 0x9e3779b9) | 0
+    let word = Math.imul(at ^ (at >>> 16), 0x85ebca6b)
+    word = Math.imul(word ^ (word >>> 13), 0xc2b2ae35)
+    return word ^ (word >>> 16)
+  }
 }
 
 /** Goes on exactly where the chance stood that `state()` was read from. */
@@ -44,7 +59,7 @@ export function restoredChance(state: readonly number[]): SavedChance {
   return wrap(xoroshiro128plusFromState(state))
 }
 
-function wrap(generator: ReturnType<typeof xoroshiro128plus>): SavedChance {
+function wrap(generator: ReturnType<typeof xoroshiro128plusFromState>): SavedChance {
   return {
     int: (low, high) => uniformInt(generator, low, high),
     state: () => generator.getState(),

@@ -56,7 +56,7 @@ test('on 200 random histories the bare probe asks what leaves the least variance
 test('with courtesy a third hard task in a row is never asked, and else the best one is', () => {
   const chance = seededChance(6)
   let held = 0
-  for (let history = 0; history < 200; history++) {
+  for (let history = 0; history < 1500; history++) {
     const prior = { mean: chance.int(-1, 4), sd: 2 }
     let check = startCheck({ ability: normalAbility(difficulties, prior), day: 0 })
     for (const observation of randomHistory(chance, 3)) check = answered(check, observation, difficulties, 0)

@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { useState } from 'react'
+import { useCallback, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { stepOf, strandOf, type StrandId, type StrandSetId } from '@/core/skills'
@@ -51,6 +51,12 @@ export function ClassPage(props: Props) {
   const { classId, set, strands, rows, links, placements, today, place, addChildren, saveLinks } = props
   const [placing, setPlacing] = useState<ClassRow | null>(null)
   const [chosen, setChosen] = useState(nobody)
+  // Who was ticked while the page was still coming to life is chosen as well.
+  const adoptTicked = useCallback((table: HTMLTableElement | null) => {
+    const ticked = [...(table?.querySelectorAll<HTMLInputElement>('tbody input:checked') ?? [])]
+    const ids = ticked.map(({ value }) => value)
+    if (ids.length > 0) setChosen({ ids: new Set(ids), last: ids.at(-1)! })
+  }, [])
   const [sheet, setSheet] = useState<'add' | 'links' | 'style' | null>(null)
   const since = (row: ClassRow) => (row.lastSeen === null ? null : schoolDaysBetween(row.lastSeen, today))
   const order = rows.map(({ id }) => id)
@@ -120,7 +126,7 @@ export function ClassPage(props: Props) {
       )}
       {rows.length > 0 && (
         <div className="class-scroll">
-          <table className="class-table">
+          <table className="class-table" ref={adoptTicked}>
             <thead>
               <tr>
                 <th scope="col" className="choose">
@@ -147,6 +153,7 @@ export function ClassPage(props: Props) {
                     <input
                       type="checkbox"
                       aria-label={`Choose ${row.name}`}
+                      value={row.id}
                       checked={chosen.ids.has(row.id)}
                       onChange={({ nativeEvent }) =>
                         setChosen(choose(chosen, order, row.id, (nativeEvent as MouseEvent).shiftKey))

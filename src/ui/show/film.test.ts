@@ -8,11 +8,12 @@ const film = () => begin('landfall', gameOf('landfall').levels[0].params, 1, 4)
 test('on and back is the identity, as often as one likes', () => {
   let here = film()
   const seen = [current(here)]
-  for (let step = 0; step < 15; step++) {
+  while (seen.length < 16 && !isOver(here)) {
     here = next(here)
     seen.push(current(here))
   }
-  for (let step = 14; step >= 0; step--) {
+  expect(seen.length).toBeGreaterThan(8)
+  for (let step = seen.length - 2; step >= 0; step--) {
     here = back(here)
     expect(current(here)).toBe(seen[step])
   }

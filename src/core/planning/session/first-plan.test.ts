@@ -32,7 +32,7 @@ test(`over ${rounds(500)} random classes the plan to start from has no clash, a 
   }
   expect(misfits / visits).toBeLessThan(0.05)
   // Not the same three every time; of the invented games a fifth never ends in the slot.
-  expect(used.size).toBeGreaterThan(20)
+  expect(used.size).toBeGreaterThan(15)
 })
 
 test('what the class has not begun is not offered, and what was counted on the shelf is enough', () => {
