@@ -162,3 +162,45 @@ describe.each(tried.flatMap(([family, ids]) => ids.map((id) => [family, id] as c
     expect([...reasons.values()].reduce((sum, count) => sum + count, 0)).toBeGreaterThan(0)
   })
 })
+
+test('a quick look lasts as long as its level says, to the frame', async () => {
+  const { levels, players, table } = gameOf('quick-look')
+  await person.goTo(`${base}/try/quick-look?seed=5`)
+  await reads('Use the device.')
+  // The frames that the browser draws meanwhile, and when what lies on the table changes.
+  await person.driver.executeScript(() => {
+    const seen = Object.assign(window, { frames: [] as number[], changes: [] as number[] })
+    requestAnimationFrame(function tick(now) {
+      seen.frames.push(now)
+      requestAnimationFrame(tick)
+    })
+    new MutationObserver(() => seen.changes.push(performance.now())).observe(
+      document.querySelector('.show-board')!,
+      { subtree: true, childList: true },
+    )
+  })
+  const game = deviceUsed(
+    beginTrying('quick-look', levels[0].params, players.min, players.min > 1 ? 'novice' : 'alone', 5),
+  )
+  const { milliseconds } = table.glimpse!(game.round.state)!
+  await person.keys(Key.SPACE)
+  await person.waitFor(async () => (await person.all('[data-shown-for]')).length > 0, 'the end of the look')
+  const { told, frames, changes } = await person.driver.executeScript<{
+    told: number
+    frames: number[]
+    changes: number[]
+  }>(() => {
+    const { frames, changes } = window as typeof window & { frames: number[]; changes: number[] }
+    return {
+      told: Number(document.querySelector<HTMLElement>('[data-shown-for]')!.dataset.shownFor),
+      frames,
+      changes,
+    }
+  })
+  // A frame as long as the longest of this look: the machine may be slow.
+  const frame = Math.max(...frames.slice(1).map((at, i) => at - frames[i]))
+  expect(told).toBeGreaterThanOrEqual(milliseconds)
+  expect(told - milliseconds).toBeLessThanOrEqual(frame)
+  const lay = changes.at(-1)! - changes[0]
+  expect(Math.abs(lay - told)).toBeLessThanOrEqual(3 * frame)
+})

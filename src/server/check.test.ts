@@ -4,9 +4,10 @@ import { secureLogit } from '@/core/evidence/estimate'
 import { checkAfter, type CheckAnswer } from '@/core/evidence/check-run'
 import { difficultiesOf } from '@/core/evidence/history'
 import { interview, judgedBy } from '@/core/evidence/testing/simulated-check'
-import { stepIndex, type StrandId } from '@/core/skills'
+import { stepIndex, strandIds, type StrandId } from '@/core/skills'
 import { checkPage, checkTogetherPage } from './check'
 import { createClass } from './classes'
+import { changeHouseStyle } from './house-style'
 import { recordMark } from './marks/marks'
 import { childPage } from './progress'
 import { list, newClass, onServer, openTestSchool, viewer } from './testing/school'
@@ -196,4 +197,35 @@ test('several at once: strands that one of them was seen on and boards can answe
   await expect(checkTogetherPage(viewer, { classId, pupilIds: [a.id, crypto.randomUUID()] })).rejects.toThrow(
     'nothing here',
   )
+})
+
+test('what the class does not work on is not asked; where nothing of it can be answered on boards, boards ask on', async () => {
+  const classId = await newClass()
+  const { rows } = await classTable(viewer, { classId })
+  const [a, b] = rows
+  await send(classId, a.id, {
+    place: { strand: 'numerals', step: 'numerals-10' },
+    value: { judged: 'own', right: null, of: null },
+  })
+  const worksOn = (...strands: StrandId[]) =>
+    changeHouseStyle(viewer, {
+      classId,
+      style: { leftAside: strandIds.filter((strand) => !strands.includes(strand)) },
+    })
+  const asked = async (pupilId: string) => {
+    const { strands, usual } = await checkPage(viewer, { classId, pupilId })
+    return { strands: strands.map(({ strand }) => strand), usual }
+  }
+  await worksOn('add', 'time')
+  expect(await asked(b.id)).toMatchObject({ strands: ['add', 'time'] })
+  for (const { id } of [a, b])
+    for (const strand of (await asked(id)).usual) expect(['add', 'time']).toContain(strand)
+  const together = () => checkTogetherPage(viewer, { classId, pupilIds: [a.id, b.id] })
+  expect((await together()).children[0].strands.map(({ strand }) => strand)).toEqual(['add'])
+  await worksOn('count', 'time')
+  const { children, usual } = await together()
+  expect(children[0].strands.length).toBeGreaterThan(3)
+  expect(children[0].strands.map(({ strand }) => strand)).toContain(usual[0])
+  // At least one strand is worked on.
+  await expect(worksOn()).rejects.toThrow('One strand at least')
 })

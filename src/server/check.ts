@@ -39,7 +39,7 @@ export interface CheckPage {
 }
 
 export interface CheckTogetherPage {
-  /** With the strands that can be answered on boards: those that one of them was placed or seen on, or all where there are none. */
+  /** With the strands that can be answered on boards: those that the class works on and one of them was placed or seen on, or all where there are none. */
   children: { id: string; name: string; strands: BelievedStrand[] }[]
   usual: StrandId[]
   seed: number
@@ -93,12 +93,19 @@ export const checkPage = readingClass(
     const least = child.followed
       .filter((strand) => open.has(strand))
       .sort((a, b) => child.estimates[b].sd - child.estimates[a].sd)
+    // Of whom nothing is known yet: where most begin, if the class works on that.
+    const known = least.length > 0 || strands.some(({ strand }) => child.followed.includes(strand))
+    const first = workedOn(style, firstStrands)
     const byId = new Map(children.map(({ id, name }) => [id, { id, name }]))
     return {
       child: { id: child.id, name: child.name },
       seed: freshSeed(),
       strands,
-      usual: least.length > 0 || child.followed.length > 0 ? least.slice(0, usualStrands) : firstStrands,
+      usual: known
+        ? least.slice(0, usualStrands)
+        : first.length > 0
+          ? first
+          : strands.slice(0, usualStrands).map(({ strand }) => strand),
       then: then.flatMap((id) => (id === pupilId ? [] : (byId.get(id) ?? []))),
     }
   },
@@ -117,8 +124,10 @@ export const checkTogetherPage = readingClass(
     const [all, style] = await Promise.all([childrenOf(scope), houseStyleOf(scope)])
     const asked = all.filter(({ id }) => pupilIds.includes(id))
     if (asked.length < 2) throw new NotHere()
-    const followed = boardStrands.filter((strand) => asked.some((child) => child.followed.includes(strand)))
-    const strands = workedOn(style, followed.length > 0 ? followed : boardStrands)
+    const onBoards = workedOn(style, boardStrands)
+    const followed = onBoards.filter((strand) => asked.some((child) => child.followed.includes(strand)))
+    // A class that works on nothing of the kind asks on boards what it likes.
+    const strands = [followed, onBoards, boardStrands].find(({ length }) => length > 0)!
     const children = await Promise.all(
       asked.map(async (child) => ({
         id: child.id,

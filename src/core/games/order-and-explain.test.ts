@@ -1,5 +1,6 @@
 import { seededChance } from '../chance/chance'
 import { placeOf } from '../skills'
+import { choose, movesOf, newRound, roll } from './engine/round'
 import { lineUpSet } from './families/line-up'
 import { question, questionKindIds, questionKinds } from './families/questions'
 import { gameOf } from './index'
@@ -182,6 +183,32 @@ describe('Switchback', () => {
     const { whoSays } = calls({ multiple: 5, to: 10, children: 6 }) as { whoSays: number[][] }
     expect(whoSays).toEqual([[1, 9], [2, 8], [3, 7], [4, 6], [5], [10]])
   })
+  test.each([3, 4, 5, 6, 7, 8, 9, 10, 11, 12])(
+    'in a circle of %i, played out: who speaks and whether the word is called, by walking round with a finger',
+    (children) => {
+      const { levels, table } = gameOf('switchback')
+      for (const { params } of levels) {
+        const { multiple, to, digitRule } = params as { multiple: number; to: number; digitRule: boolean }
+        // The children stand in a row here; a finger moves one place on, or back after a call.
+        const row = Array.from({ length: children }, (_, child) => child)
+        let finger = 0
+        let on = true
+        let round = newRound('switchback', params, children, 3)
+        for (let number = 1; number <= to; number++) {
+          const { turn } = round.state
+          const words = table.say(round.state, 'say')
+          const called =
+            number % multiple === 0 || (digitRule && String(number).split('').includes(String(multiple)))
+          expect([number, turn, words.verb]).toEqual([number, row[finger], called ? 'call' : 'answer'])
+          if (called) on = !on
+          finger = on ? (finger === children - 1 ? 0 : finger + 1) : finger === 0 ? children - 1 : finger - 1
+          round = roll(round, 0).round
+          if (round.phase === 'choose') round = choose(round, movesOf(round)[0], 0).round
+        }
+        expect(round.phase).toBe('over')
+      }
+    },
+  )
   test('a slip starts again or carries on', () => {
     const rules = { multiple: 5, to: 10, slips: 20 }
     const at = (slip: string) => ({

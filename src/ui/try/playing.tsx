@@ -118,7 +118,7 @@ export function Playing({
             </div>
             {item && <Help item={item} wrong={wrong.length} />}
             {glimpse.has && (
-              <p className="small muted">
+              <p className="small muted" data-shown-for={glimpse.shownFor ?? undefined}>
                 {glimpse.shownFor === null
                   ? 'Look …'
                   : `It was there for ${(glimpse.shownFor / 1000).toFixed(1)} s.`}{' '}
