@@ -5,7 +5,6 @@ import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { seededChance } from '@/core/chance/chance'
 import { togetherAfter, type Round } from '@/core/evidence/check-together'
-import type { Belief } from '@/core/evidence/estimate'
 import { noValue, type MarkValue } from '@/core/evidence/mark'
 import { judgements } from '@/core/evidence/observation'
 import type { StrandId } from '@/core/skills'
@@ -13,6 +12,7 @@ import { taskFor } from '@/core/skills/tasks'
 import type { CheckTogetherPage } from '@/server/check'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { many } from '../words'
+import { beliefsOn } from './beliefs-on'
 import { Boards, type BoardMark } from './boards'
 import { CheckFrame } from './check-frame'
 import { StrandResults } from './strand-results'
@@ -40,20 +40,7 @@ export function AskingTogether({
   const [minutes, setMinutes] = useState(usualMinutes)
   const [finished, setFinished] = useState(false)
   const before = useMemo(
-    () =>
-      new Map(
-        children.map(({ id, strands }) => [
-          id,
-          new Map<StrandId, Belief>(
-            strands
-              .filter(({ strand }) => chosen.includes(strand))
-              .map(({ strand, from, mass }) => [
-                strand,
-                { ability: { from, mass: Float64Array.from(mass) }, day: 0 },
-              ]),
-          ),
-        ]),
-      ),
+    () => new Map(children.map(({ id, strands }) => [id, beliefsOn(strands, chosen)])),
     [children, chosen],
   )
   const { rounds } = kept

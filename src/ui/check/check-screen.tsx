@@ -4,7 +4,6 @@ import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { seededChance } from '@/core/chance/chance'
 import { checkAfter } from '@/core/evidence/check-run'
-import type { Belief } from '@/core/evidence/estimate'
 import { noValue } from '@/core/evidence/mark'
 import { judgements } from '@/core/evidence/observation'
 import type { StrandId } from '@/core/skills'
@@ -13,6 +12,7 @@ import type { CheckPage } from '@/server/check'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { MarkSign } from '../run/child-row'
 import { many } from '../words'
+import { beliefsOn } from './beliefs-on'
 import { CheckFrame } from './check-frame'
 import { CheckResult } from './check-result'
 import { ChooseStrands } from './choose-strands'
@@ -61,18 +61,7 @@ function Asking({
   const [tallying, setTallying] = useState(false)
   /** Other numbers of the same task. */
   const [turn, setTurn] = useState(0)
-  const before = useMemo(
-    () =>
-      new Map<StrandId, Belief>(
-        strands
-          .filter(({ strand }) => chosen.includes(strand))
-          .map(({ strand, from, mass }) => [
-            strand,
-            { ability: { from, mass: Float64Array.from(mass) }, day: 0 },
-          ]),
-      ),
-    [strands, chosen],
-  )
+  const before = useMemo(() => beliefsOn(strands, chosen), [strands, chosen])
   const run = useMemo(() => checkAfter(before, answers.answers, minutes), [before, answers.answers, minutes])
   const place = finished ? null : run.next
   const task = useMemo(
