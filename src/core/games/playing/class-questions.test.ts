@@ -1,5 +1,5 @@
 import { seededChance } from '../../chance/chance'
-import { itemKey, placeOf } from '../../skills'
+import { itemKey, placeOf, strands } from '../../skills'
 import { questionRound } from './class-questions'
 
 const at = (step: string, children: number) => ({ strand: 'add' as const, step, children })
@@ -23,4 +23,14 @@ test('a question is at its step; what needs things in the hand is left out', () 
   const seen = questionRound([{ ...counting, step: 'see-6' }], 6, seededChance(1))
   expect(seen).toHaveLength(6)
   for (const { shows } of seen) expect(shows).not.toBeNull()
+})
+
+test('at every step of every strand a round is whole or there is none, whatever is drawn', () => {
+  for (const { id: strand, steps } of strands)
+    for (const { id: step } of steps) {
+      const found = new Set<number>()
+      for (let seed = 0; seed < 60; seed++)
+        found.add(questionRound([{ strand, step, children: 3 }], 10, seededChance(seed)).length)
+      expect([step, [...found]]).toEqual([step, [found.has(10) ? 10 : 0]])
+    }
 })

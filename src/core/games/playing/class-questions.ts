@@ -24,7 +24,9 @@ const tries = 20
  * @returns none where no step can be asked
  */
 export function questionRound(steps: readonly ClassStep[], count: number, chance: Chance): ClassQuestion[] {
-  const askable = steps.filter(({ children }) => children > 0).filter((place) => askedOf(place, chance))
+  const askable = steps
+    .filter(({ children }) => children > 0)
+    .filter((place) => askedOf(place, chance) !== null)
   const total = askable.reduce((sum, { children }) => sum + children, 0)
   if (total === 0) return []
   const quotas = askable.map((step) => ({ step, share: (count * step.children) / total }))
@@ -37,16 +39,27 @@ export function questionRound(steps: readonly ClassStep[], count: number, chance
   const questions = quotas.flatMap(({ step, share }) => {
     const times = Math.floor(share) + (more.includes(step) ? 1 : 0)
     return Array.from({ length: times }, () => {
-      let question = askedOf(step, chance)!
-      for (let i = 0; i < tries && asked.has(itemKey(question.item)); i++) question = askedOf(step, chance)!
-      asked.add(itemKey(question.item))
+      let question = askedOf(step, chance)
+      for (let i = 0; i < tries && question && asked.has(itemKey(question.item)); i++)
+        question = askedOf(step, chance) ?? question
+      if (question) asked.add(itemKey(question.item))
       return question
-    })
+    }).filter((question) => question !== null)
   })
   return shuffled(questions, chance)
 }
 
-function askedOf({ strand, step }: StepPlace, chance: Chance): ClassQuestion | null {
+/** A question at a step; null: of many drawn there none can be asked. */
+function askedOf(place: StepPlace, chance: Chance): ClassQuestion | null {
+  // Tasks of one step differ: two amounts may be equal, or one of them be counted out.
+  for (let i = 0; i < tries; i++) {
+    const question = drawnAt(place, chance)
+    if (question) return question
+  }
+  return null
+}
+
+function drawnAt({ strand, step }: StepPlace, chance: Chance): ClassQuestion | null {
   const { item, do: needed } = taskFor({ strand, step }, chance)
   const shows = faceOf(item)
   // Which of two equal numbers is more is no question.
