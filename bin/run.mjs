@@ -4,6 +4,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { startPostgres } from './postgres.cjs'
+import { serving } from './serving.mjs'
 import {
   browser,
   build,
@@ -129,7 +130,7 @@ async function serve({ folder, port, before }) {
     )
   const server = spawn(
     process.execPath,
-    [...tsx, 'bin/serve.ts', String(chosen), ...(lan ? ['--lan'] : []), ...(tls ? ['--tls'] : [])],
+    [...serving, String(chosen), ...(lan ? ['--lan'] : []), ...(tls ? ['--tls'] : [])],
     {
       cwd: root,
       stdio: 'inherit',

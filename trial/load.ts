@@ -93,11 +93,13 @@ export async function load(secondsEach: number) {
     p99AloneMs: rounded(quantile(alone, 0.99)),
     p99BesideMs: rounded(quantile(beside, 0.99)),
     longestBlockAloneMs: blockAlone.ms,
+    longestWorkAloneMs: blockAlone.workMs,
     // What the machine does to a process with nothing to do, in the same minutes.
     stillBlockAloneMs: stillAlone,
     longestCollectionAloneMs: blockAlone.collectionMs,
     longestCollectionAlone: blockAlone.collection,
     longestBlockBesideMs: blockBeside.ms,
+    longestWorkBesideMs: blockBeside.workMs,
     stillBlockBesideMs: stillBeside,
     longestCollectionBesideMs: blockBeside.collectionMs,
     longestCollectionBeside: blockBeside.collection,

@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer } from 'node:net'
 import { once } from 'node:events'
+import { serving } from '../bin/serving.mjs'
 
 export const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 export const say = (line: string) => process.stderr.write(`trial: ${line}\n`)
@@ -24,6 +25,8 @@ async function freePort(): Promise<number> {
 
 interface Block {
   ms: number
+  /** Of that at most, what a core worked on it: the rest is what others had of the machine. NaN where it can't be told. */
+  workMs: number
   /** Longest collection of memory, part of a block or not, and of which kind it was. */
   collectionMs: number
   collection: string
@@ -42,7 +45,7 @@ export interface Served {
 export async function serveFolder(folder: string, { cold = false } = {}): Promise<Served | null> {
   const port = await freePort()
   const flags = cold ? ['--cold'] : []
-  const child = spawn(process.execPath, ['--import', 'tsx', 'bin/serve.ts', String(port), ...flags], {
+  const child = spawn(process.execPath, [...serving, String(port), ...flags], {
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -72,8 +75,16 @@ export async function serveFolder(folder: string, { cold = false } = {}): Promis
       const before = log.length
       child.kill('SIGUSR2')
       for (;;) {
-        const found = /longest block ([\d.]+) ms, .*\((.*)\) ([\d.]+) ms/.exec(log.slice(before))
-        if (found) return { ms: Number(found[1]), collection: found[2], collectionMs: Number(found[3]) }
+        const found = /longest block ([\d.]+) ms, of own work (\S+) ms, .*\((.*)\) ([\d.]+) ms/.exec(
+          log.slice(before),
+        )
+        if (found)
+          return {
+            ms: Number(found[1]),
+            workMs: Number(found[2]),
+            collection: found[3],
+            collectionMs: Number(found[4]),
+          }
         await wait(20)
       }
     },

@@ -1,3 +1,4 @@
+import { aroundMinutes } from '@/core/analysis/around'
 import { measureLevel, type LevelMeasure } from '@/core/analysis/level-measure'
 import { mayOffer } from '@/core/evidence/begun'
 import { markedStep } from '@/core/evidence/fit'
@@ -25,8 +26,8 @@ const written = 'Written by `npm run document`.'
 export function levelsPage(): string {
   const lines = games.flatMap((game) => [
     `\n## ${game.title}\n`,
-    row(['level', 'marked at', 'to', 'minutes (half of the games)', 'one set needs']),
-    row(['---', '---', '---', '---', '---']),
+    row(['level', 'marked at', 'to', 'minutes', 'of them play', 'one set needs']),
+    row(['---', '---', '---', '---', '---', '---']),
     ...game.levels.map((level) => {
       const { id, title, to, params } = level
       const measure = measured(game, level)
@@ -36,14 +37,17 @@ export function levelsPage(): string {
         title,
         `${strandOf(strand).title}: ${stepOf({ strand, step }).short}`,
         to,
-        minutes ? `${minutes.p50.toFixed(1)} (set of ${players})` : 'as long as there is time',
+        minutes
+          ? `${(minutes.p50 + aroundMinutes(game, params, players)).toFixed(1)} (set of ${players})`
+          : 'as long as there is time',
+        minutes ? minutes.p50.toFixed(1) : '',
         materialsOf([{ slot: 0, station: 0, materials: game.materials(params), sets: [players] }], 1)
           .all.map(({ count, item }) => `${count} × ${item}`)
           .join(', ') || id,
       ])
     }),
   ])
-  return `# Levels\n\n${written} For reading: is each marked where a teacher would mark it?\n${lines.join('\n')}\n\n${byYear()}`
+  return `# Levels\n\n${written} For reading: is each marked where a teacher would mark it? Minutes of half of the games, with laying out and packing up.\n${lines.join('\n')}\n\n${byYear()}`
 }
 
 /** Which levels are offered to a year group of which nothing is known. */

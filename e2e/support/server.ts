@@ -3,6 +3,7 @@ import { cpSync, mkdtempSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { serving } from '../../bin/serving.mjs'
 
 export interface TestServer {
   url: string
@@ -38,13 +39,9 @@ export async function startServer(
   wanted?: number,
 ): Promise<TestServer> {
   const port = wanted ?? (await freePort())
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', 'bin/serve.ts', String(port), '--cold', ...flags],
-    {
-      env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
-    },
-  )
+  const child = spawn(process.execPath, [...serving, String(port), '--cold', ...flags], {
+    env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
+  })
   let output = ''
   child.stdout.on('data', (chunk) => (output += chunk))
   child.stderr.on('data', (chunk) => (output += chunk))

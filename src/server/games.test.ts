@@ -6,6 +6,7 @@ import { fittingBand } from './children'
 import { createClass } from './classes'
 import { levelMeasure } from './figures'
 import { gamePage, gamesPage } from './games'
+import { changeHouseStyle } from './house-style'
 import { gameFit, groupsPage } from './groups/groups'
 import { grouped, list, names, newClass, openTestSchool, viewer } from './testing/school'
 
@@ -15,7 +16,7 @@ test('the games index: what fits the group, the room and the slot, at a level th
   const classId = await newClass()
   const groups = await grouped(classId)
   const all = await gamesPage(viewer, { classId })
-  expect(all.rows).toHaveLength(48)
+  expect(all.rows).toHaveLength(49)
   const fitting = async (filter: object) =>
     (await gamesPage(viewer, { classId, ...filter })).rows.filter(({ fits }) => fits)
   for (const { needs } of await fitting({ needs: 'no-dice' })) expect(needs.join()).not.toMatch(/\bdie\b/)
@@ -32,6 +33,16 @@ test('the games index: what fits the group, the room and the slot, at a level th
   }
   expect((await fitting({ strand: 'time' })).map(({ id }) => id)).toContain('clock-cards')
   expect((await fitting({ slotMinutes: 3 })).length).toBeLessThan((await fitting({ slotMinutes: 20 })).length)
+})
+
+test('a strand that the class leaves aside has no levels among its games, unless it is asked for by its name', async () => {
+  const classId = await newClass()
+  const ofClocks = async (filter: object = {}) =>
+    (await gamesPage(viewer, { classId, ...filter })).rows.find(({ id }) => id === 'clock-cards')!.fits
+  expect(await ofClocks({ slotMinutes: 20 })).toBe(true)
+  await changeHouseStyle(viewer, { classId, style: { leftAside: ['time'] } })
+  expect(await ofClocks({ slotMinutes: 20 })).toBe(false)
+  expect(await ofClocks({ slotMinutes: 20, strand: 'time' })).toBe(true)
 })
 
 test('a game against the clock is not offered below Year 2', async () => {

@@ -2,17 +2,21 @@ import { z } from 'zod'
 import { splitIntoSets } from '@/core/games/engine/sets'
 import { adviceIn, type Advice } from '@/core/analysis/advice'
 import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
+import { aroundMinutes, aroundPlay, type Around } from '@/core/analysis/around'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
 import { strandIds } from '@/core/skills'
 import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
+import { markedStep } from '@/core/evidence/fit'
 import type { YearGroup } from '@/core/evidence/prior'
 import { inBand, fitCost } from '@/core/grouping/problem/fit-cost'
 import { countInZone, type InZone } from '@/core/grouping/in-zone'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { nameOf } from '@/core/things'
+import { workedOn } from '@/core/house-style'
 import { groupingOf } from '@/data/queries/groupings'
+import { houseStyleOf } from '@/data/queries/house-style'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
@@ -48,6 +52,7 @@ export interface GameRow {
   levelId: string
   players: { min: number; max: number }
   setOf: number
+  /** From sitting down to packed up; null: the time ends it. */
   minutes: { p10: number; p50: number; p90: number; finishInSlot: number; method: Analysis['method'] } | null
   /** The largest number met. */
   to: number
@@ -115,21 +120,30 @@ export const gamesPage = readingClass(
   'gamesPage',
   gamesFilterSchema,
   async (scope, { classId: _classId, ...filter }) => {
-    const [{ children, groups }, { pace }] = await Promise.all([groupsWithChildren(scope), habitsOf(scope)])
+    const [{ children, groups }, { pace }, style] = await Promise.all([
+      groupsWithChildren(scope),
+      habitsOf(scope),
+      houseStyleOf(scope),
+    ])
+    const worked = workedOn(style)
     const chosen = groups.find(({ pennant }) => pennant === filter.group) ?? null
     const offeredTo = (chosen?.children ?? children).map(beginner)
     const rows = games.map((game): GameRow => {
       const allowed = game.levels.flatMap(({ id }, index) => {
         const measure = levelMeasure(game.id, id)
-        // Who asks for a strand by its name need not wait until it is begun.
-        const mayBe = filter.strand !== null || mayOfferToMost(measure.steps, offeredTo)
+        // Who asks for a strand by its name need not wait until it is begun, or worked on.
+        const mayBe =
+          filter.strand !== null ||
+          (worked.includes(markedStep(measure.marked).strand) && mayOfferToMost(measure.steps, offeredTo))
         return suits(measure, filter) && mayBe ? [index] : []
       })
       const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
       const { id: levelId, title, params } = game.levels[level]
       const { players: setOf, to, method, minutes: measured, within } = levelMeasure(game.id, levelId)
       const minutes = measured && timesPace(measured, pace.factor)
-      const finishInSlot = shareWithin(within[setOf], filter.slotMinutes / pace.factor) ?? 1
+      const setAside = pace.factor * aroundMinutes(game, params, setOf)
+      const playing = Math.max(0, filter.slotMinutes - setAside)
+      const finishInSlot = shareWithin(within[setOf], playing / pace.factor) ?? 1
       const items = game.materials(params).map(({ thing }) => nameOf(thing))
       return {
         id: game.id,
@@ -139,7 +153,13 @@ export const gamesPage = readingClass(
         levelId,
         players: game.players,
         setOf,
-        minutes: minutes && { p10: minutes.p10, p50: minutes.p50, p90: minutes.p90, finishInSlot, method },
+        minutes: minutes && {
+          p10: minutes.p10 + setAside,
+          p50: minutes.p50 + setAside,
+          p90: minutes.p90 + setAside,
+          finishInSlot,
+          method,
+        },
         to,
         needs: items,
         fitting: chosen && zone,
@@ -251,9 +271,13 @@ export const gamePage = readingClass(
     const changed = params === undefined ? null : game.params.safeParse(params)
     const rules = changed?.success ? changed.data : level.params
     const setOf = Math.min(game.players.max, Math.max(game.players.min, players ?? game.players.typical))
+    const around = aroundPlay(game, rules, setOf)
+    const setAside = pace.factor * (around.setUp + around.packUp)
+    // To the second: what is left of the slot to play in.
+    const playing = Math.max(1, Math.round(60 * (slotMinutes - setAside)) / 60)
     const asked = {
       players: setOf,
-      slotMinutes,
+      slotMinutes: playing,
       games: playedHere,
       // Left out where it is the usual one: then everything was measured beforehand.
       ...(pace.factor === 1 ? {} : { pace: { factor: pace.factor } }),
@@ -292,7 +316,9 @@ export const gamePage = readingClass(
       /** Worked out where they are looked at. */
       figures,
       pace,
-      known: changed?.success ? null : knownOf(measure, setOf, slotMinutes, pace.factor),
+      slotMinutes,
+      around: { setUp: pace.factor * around.setUp, packUp: pace.factor * around.packUp } satisfies Around,
+      known: changed?.success ? null : knownOf(measure, setOf, playing, pace.factor),
       pages: await pagesOfGame(scope, gameId, level.id, forChildren),
       materials: { children: forChildren, needs: needsOf(gameId, rules, forChildren, setOf) },
     }
@@ -319,20 +345,20 @@ async function chosenByChance(game: AnyGame, input: FiguresInput): Promise<numbe
 /** Advice was tried beforehand for the usual sets of every level; for others it is worked out now. */
 async function adviceFor(input: FiguresInput, measure: LevelMeasure | null): Promise<SoFar<Advice[]>> {
   if (measure && measure.players === input.players)
-    return { state: 'done', value: adviceIn(measure.tried, input.slotMinutes ?? 12) }
+    return { state: 'done', value: adviceIn(measure.tried, Math.floor(input.slotMinutes ?? 12)) }
   return soFar('advise', input)
 }
 
 function knownOf(
   { players, minutes, within }: LevelMeasure,
   setOf: number,
-  slotMinutes: number,
+  playing: number,
   factor: number,
 ): KnownFigures {
   return {
     players,
     minutes: minutes && { mean: minutes.mean * factor, ...timesPace(minutes, factor) },
-    finishInSlot: shareWithin(within[setOf], slotMinutes / factor),
+    finishInSlot: shareWithin(within[setOf], playing / factor),
   }
 }
 

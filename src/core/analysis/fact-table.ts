@@ -63,6 +63,14 @@ function placeIn(item: PracticeItem): { column: number; row: number } {
     case 'multiply':
     case 'compare':
       return { column: item.a, row: item.b }
+    case 'share':
+      return { column: item.total, row: item.among }
+    case 'groups':
+      return { column: item.groups, row: item.size }
+    case 'part-of':
+      return { column: item.of, row: item.parts }
+    case 'odd-even':
+      return { column: item.of, row: 0 }
     case 'missing':
     case 'factor':
       return { column: item.part, row: item.whole }

@@ -15,6 +15,8 @@ export const paceSchema = z.object({
   countOnStart: seconds(2),
   countOnStep: seconds(0.8),
   knownFact: seconds(2),
+  /** Weighing up several moves, where there are several. */
+  choose: seconds(3),
   judge: seconds(2),
   square: seconds(0.7),
   place: seconds(2),
@@ -141,6 +143,8 @@ function partOf(event: GameEvent, pace: Pace): number {
       return pace.call
     case 'answered':
       return thinking(event, pace)
+    case 'chose':
+      return pace.choose
     case 'moved':
       return pace.square * event.squares
     case 'built':

@@ -15,6 +15,7 @@ const usuallyBegun: Record<StrandId, YearGroup> = {
   order: 'Reception',
   add: 'Reception',
   pattern: 'Reception',
+  groups: 'Reception',
   place: 'Year 1',
   'skip-tens': 'Year 1',
   'skip-fives': 'Year 1',

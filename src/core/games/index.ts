@@ -12,6 +12,7 @@ import { deckDrill } from './catalogue/explain/deck-drill'
 import { diceRun } from './catalogue/order/dice-run'
 import { doorCards } from './catalogue/explain/door-cards'
 import { doublesDash } from './catalogue/collect/doubles-dash'
+import { evenCrews } from './catalogue/explain/even-crews'
 import { fetchTwo } from './catalogue/explain/fetch-two'
 import { fiveFlags } from './catalogue/lines/five-flags'
 import { fogNumber } from './catalogue/explain/fog-number'
@@ -99,6 +100,7 @@ export const games: readonly AnyGame[] = [
   deckDrill,
   skipLines,
   fetchTwo,
+  evenCrews,
   clockCards,
   patternChain,
   teamBoard,

@@ -17,6 +17,7 @@ import { clockCardsTexts } from './catalogue/explain/clock-cards.texts'
 import { coveredDieTexts } from './catalogue/explain/covered-die.texts'
 import { deckDrillTexts } from './catalogue/explain/deck-drill.texts'
 import { doorCardsTexts } from './catalogue/explain/door-cards.texts'
+import { evenCrewsTexts } from './catalogue/explain/even-crews.texts'
 import { fetchTwoTexts } from './catalogue/explain/fetch-two.texts'
 import { fogNumberTexts } from './catalogue/explain/fog-number.texts'
 import { frameUpTexts } from './catalogue/explain/frame-up.texts'
@@ -72,6 +73,7 @@ const texts: Record<string, (params: any) => LevelTexts> = {
   'covered-die': coveredDieTexts,
   'deck-drill': deckDrillTexts,
   'door-cards': doorCardsTexts,
+  'even-crews': evenCrewsTexts,
   'fetch-two': fetchTwoTexts,
   'fog-number': fogNumberTexts,
   'frame-up': frameUpTexts,

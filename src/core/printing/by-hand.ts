@@ -1,4 +1,5 @@
 import type { Thing, ThingKind, ThingOf } from '../things'
+import { orList } from '../things/or-list'
 
 type Lines = readonly [string, string, string]
 
@@ -88,10 +89,10 @@ const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
     `Write two sums with the same total, up to ${to}, on each pair.`,
     'Use every total once.',
   ],
-  'triangle cards': ({ op, to }) => [
+  'triangle cards': ({ op, to, among }) => [
     'Cut triangles, or cards with three corners marked.',
     `Write two parts from 0 to ${to} below and their ${op === 'add' ? 'total' : 'product'} on top.`,
-    'Make every pair of parts once.',
+    among ? `Make every pair with a ${orList(among)} in it once.` : 'Make every pair of parts once.',
   ],
   'time cards': ({ every }) => [
     'Draw round a cup for each card and write 1 to 12.',

@@ -48,6 +48,12 @@ export const statements: readonly Statement[] = [
   ),
   ccss('K.CC.C.6', 'says which of two groups to 10 has more, fewer or the same', 'more-5 more-10', 10),
   ccss('K.CC.C.7', 'compares two written numbers from 1 to 10', 'more-10 order-10', 10),
+  ccss('1.OA.A.1', 'adds to, takes from and compares within 20', 'difference-10 count-on-20', 20),
+  ccss('2.OA.C.3', 'says whether a group to 20 is odd or even, by pairing', 'odd-even-10', 20),
+  ccss('2.OA.C.4', 'adds equal rows and columns, to 5 by 5', 'rows-25', 25),
+  ccss('2.NBT.B.7', 'adds and subtracts within 1000 by hundreds, tens and ones', 'beyond-100', 1000),
+  ccss('3.OA.A.1', 'reads a product as equal groups', 'equal-groups-20'),
+  ccss('3.OA.A.2', 'reads a quotient as equal shares', 'share-12'),
   ccss('K.OA.A.1', 'shows adding and taking away with objects and fingers', 'count-all-5 take-away-5'),
   ccss(
     'K.OA.A.2',
@@ -129,6 +135,12 @@ export const statements: readonly Statement[] = [
     'count-on-20 make-ten-20 subtract-teens subtract-20',
     20,
   ),
+  england(
+    'Y1 multiplication and division',
+    'solves one-step problems with objects, pictures and arrays',
+    'share-12 equal-groups-20 rows-25',
+  ),
+  england('Y1 fractions', 'finds half and a quarter of a quantity', 'half-20 quarter-20'),
   england('Y1 time', 'tells the time to the hour and half past', 'hour half-hour'),
   england(
     'Y2 place value: steps',
@@ -154,7 +166,12 @@ export const statements: readonly Statement[] = [
     'tens-ones-100 crossing-100',
     100,
   ),
-  england('Y2 multiplication', 'recalls the facts of the 2, 5 and 10 times tables', 'x2-10-5', 100),
+  england(
+    'Y2 multiplication',
+    'recalls the facts of the 2, 5 and 10 times tables; knows odd and even numbers',
+    'x2-10-5 odd-even-10',
+    100,
+  ),
   england(
     'Y2 time',
     'tells the time to five minutes, with quarter past and quarter to',
@@ -170,6 +187,12 @@ export const statements: readonly Statement[] = [
     'Y3 place value: hundreds',
     'knows hundreds, tens and ones; reads, writes, compares and orders to 1000',
     'hundreds numerals-1000 order-1000 count-1000',
+    1000,
+  ),
+  england(
+    'Y3 addition',
+    'adds and subtracts ones, tens and hundreds to three-digit numbers in the head',
+    'beyond-100',
     1000,
   ),
   england('Y3 multiplication', 'recalls the facts of the 3, 4 and 8 times tables', 'x3-4', 96),
@@ -201,7 +224,12 @@ export const statements: readonly Statement[] = [
     'more-5 more-10 one-more-10',
     10,
   ),
-  elg('Numerical Patterns 3', 'explores patterns to 10: evens and odds, doubles, sharing', 'twos-20', 10),
+  elg(
+    'Numerical Patterns 3',
+    'explores patterns to 10: evens and odds, doubles, sharing',
+    'twos-20 odd-even-10 share-12',
+    10,
+  ),
 ]
 
 /** The statements that a step serves. */

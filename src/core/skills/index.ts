@@ -1,6 +1,7 @@
 import { add } from './ladders/add'
 import { count, countBack } from './ladders/count'
 import { facts } from './ladders/facts'
+import { groups } from './ladders/groups'
 import { howMany } from './ladders/how-many'
 import { numerals } from './ladders/numerals'
 import { order } from './ladders/order'
@@ -23,6 +24,7 @@ export const strands: readonly Strand[] = [
   skipFives,
   skipTwos,
   skipMore,
+  groups,
   facts,
   time,
   pattern,
@@ -37,7 +39,7 @@ export const strandSets = [
   { id: 'counting', title: 'Counting and order', strands: ['count', 'count-back', 'order'] },
   { id: 'steps', title: 'Counting in steps', strands: ['skip-tens', 'skip-fives', 'skip-twos'] },
   { id: 'tens', title: 'Tens and facts', strands: ['place', 'skip-more', 'facts'] },
-  { id: 'beside', title: 'Time and pattern', strands: ['time', 'pattern'] },
+  { id: 'beside', title: 'Sharing, time, pattern', strands: ['groups', 'time', 'pattern'] },
 ] as const satisfies readonly { id: string; title: string; strands: readonly StrandId[] }[]
 
 export type StrandSetId = (typeof strandSets)[number]['id']

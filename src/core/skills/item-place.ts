@@ -2,6 +2,7 @@ import type { PracticeItem } from './item'
 import { add } from './ladders/add'
 import { count, countBack } from './ladders/count'
 import { facts } from './ladders/facts'
+import { groups } from './ladders/groups'
 import { howMany } from './ladders/how-many'
 import { numerals } from './ladders/numerals'
 import { order } from './ladders/order'
@@ -20,7 +21,7 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
     case 'add':
       return addPlace(item.a, item.b)
     case 'subtract':
-      return subtractPlace(item.a, item.b)
+      return item.compared && item.a <= 10 ? at(add, 'difference-10') : subtractPlace(item.a, item.b)
     case 'missing':
       return at(add, missingStep(item.part, item.whole))
     case 'count':
@@ -41,6 +42,14 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
       return at(order, orderStep(item.answer))
     case 'tens':
       return at(placeValue, item.answer < 20 ? 'ten-and-some' : item.answer <= 100 ? 'tens-ones' : 'hundreds')
+    case 'share':
+      return at(groups, 'share-12')
+    case 'groups':
+      return at(groups, item.rows ? 'rows-25' : 'equal-groups-20')
+    case 'part-of':
+      return at(groups, item.parts === 2 ? 'half-20' : 'quarter-20')
+    case 'odd-even':
+      return at(groups, 'odd-even-10')
     case 'multiply':
       return at(facts, factStep(item.a, item.b))
     case 'factor':
@@ -69,6 +78,7 @@ function addPlace(a: number, b: number) {
   if (sum <= 10) return at(add, a === 0 || b === 0 ? 'count-all-10' : 'count-on-10')
   if (sum < 20 && (a === 10 || b === 10)) return at(placeValue, 'ten-and-some')
   if (sum <= 20) return at(add, addToTwenty(a, b))
+  if (sum > 100) return at(add, 'beyond-100')
   if (whole(a) && whole(b)) return at(add, 'whole-tens-100')
   // Tens put to a number, or the number to its tens: what ten more does on the grid.
   if (whole(a) || whole(b))
@@ -85,6 +95,7 @@ function subtractPlace(a: number, b: number) {
   if (a <= 5) return at(add, 'take-away-5')
   if (a <= 10) return at(add, 'take-away-10')
   if (a < 20 && b === 10) return at(placeValue, 'ten-and-some')
+  if (a > 100) return at(add, 'beyond-100')
   if (a <= 20) return at(add, a % 10 >= b || b === 0 ? 'subtract-teens' : 'subtract-20')
   if (whole(b) && b > 0) return whole(a) ? at(add, 'whole-tens-100') : at(placeValue, 'ten-more-grid')
   return at(add, a % 10 < b % 10 ? 'crossing-100' : 'tens-ones-100')
@@ -94,6 +105,7 @@ function missingStep(part: number, all: number): string {
   if (all === 10) return 'complements-10'
   if (all <= 5) return 'parts-of-5'
   if (all < 10) return 'missing-part-10'
+  if (all > 100) return 'beyond-100'
   if (all <= 20) return part >= 10 && all < 20 ? 'subtract-teens' : 'subtract-20'
   return whole(part) && whole(all) ? 'whole-tens-100' : 'complement-100'
 }

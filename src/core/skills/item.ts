@@ -5,7 +5,14 @@ const whole = z.number().int().nonnegative()
 /** One thing a child works out in a go: what a level practises is measured by counting these. */
 export const practiceItemSchema = z.discriminatedUnion('op', [
   z.object({ op: z.literal('add'), a: whole, b: whole, answer: whole }),
-  z.object({ op: z.literal('subtract'), a: whole, b: whole, answer: whole }),
+  /** `compared`: how many more `a` is than `b`; else `b` is taken away. */
+  z.object({
+    op: z.literal('subtract'),
+    a: whole,
+    b: whole,
+    answer: whole,
+    compared: z.literal(true).optional(),
+  }),
   /** `part` and how many make `whole`? */
   z.object({ op: z.literal('missing'), part: whole, whole, answer: whole }),
   /** Count out this many objects; `set`: count those that lie there and say how many. */
@@ -33,6 +40,25 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
   z.object({ op: z.literal('multiply'), a: whole, b: whole, answer: whole }),
   /** `part` times what is `whole`? */
   z.object({ op: z.literal('factor'), part: whole, whole, answer: whole }),
+  /** Share fairly: how many each gets. */
+  z.object({ op: z.literal('share'), total: whole, among: whole, answer: whole }),
+  /** Equal groups, or equal rows, that are seen: how many altogether? */
+  z.object({
+    op: z.literal('groups'),
+    groups: whole,
+    size: whole,
+    rows: z.literal(true).optional(),
+    answer: whole,
+  }),
+  /** One of two or four equal parts of a set. */
+  z.object({
+    op: z.literal('part-of'),
+    of: whole,
+    parts: z.union([z.literal(2), z.literal(4)]),
+    answer: whole,
+  }),
+  /** Odd (1) or even (0)? */
+  z.object({ op: z.literal('odd-even'), of: whole, answer: whole }),
   /** Read or set a time; the answer in minutes after twelve. */
   z.object({ op: z.literal('clock'), hour: whole, minute: whole, answer: whole }),
   /** Go on with a pattern; the answer is the length of the part that repeats. */
@@ -47,13 +73,21 @@ export function itemKey(item: PracticeItem): string {
     case 'add':
       return `${item.a}+${item.b}`
     case 'subtract':
-      return `${item.a}-${item.b}`
+      return `${item.a}-${item.b}${item.compared ? ' compared' : ''}`
     case 'missing':
       return `${item.part}+_=${item.whole}`
     case 'multiply':
       return `${item.a}×${item.b}`
     case 'factor':
       return `${item.part}×_=${item.whole}`
+    case 'share':
+      return `${item.total} shared by ${item.among}`
+    case 'groups':
+      return `${item.groups} ${item.rows ? 'rows' : 'groups'} of ${item.size}`
+    case 'part-of':
+      return `${partWords[item.parts]} of ${item.of}`
+    case 'odd-even':
+      return `${item.of} odd or even`
     case 'see':
       return `see ${item.answer} ${item.pattern}`
     case 'say':
@@ -92,6 +126,14 @@ export function isTrue(item: PracticeItem): boolean {
       return item.a * item.b === item.answer
     case 'factor':
       return item.part * item.answer === item.whole
+    case 'share':
+      return item.among > 0 && item.among * item.answer === item.total
+    case 'groups':
+      return item.groups * item.size === item.answer
+    case 'part-of':
+      return item.parts * item.answer === item.of
+    case 'odd-even':
+      return item.answer === item.of % 2
     case 'skip':
       return item.by > 0 && item.answer % item.by === 0
     case 'compare':
@@ -124,6 +166,11 @@ export function largestNumber(item: PracticeItem): number {
     case 'missing':
     case 'factor':
       return item.whole
+    case 'share':
+      return item.total
+    case 'part-of':
+    case 'odd-even':
+      return item.of
     case 'say':
       return Math.max(item.from, item.answer)
     case 'compare':
@@ -135,6 +182,27 @@ export function largestNumber(item: PracticeItem): number {
     default:
       return item.answer
   }
+}
+
+/** Counting in steps, as it is said: in `fives`. */
+export const stepWords: Record<number, string> = {
+  2: 'twos',
+  3: 'threes',
+  4: 'fours',
+  5: 'fives',
+  6: 'sixes',
+  7: 'sevens',
+  8: 'eights',
+  9: 'nines',
+  10: 'tens',
+}
+
+const partWords = { 2: 'half', 4: 'a quarter' } as const
+
+/** Groups as they are said: `3 groups of 4`, `1 row of 5`. */
+function groupsInWords({ groups, size, rows }: Extract<PracticeItem, { op: 'groups' }>): string {
+  const one = rows ? 'row' : 'group'
+  return `${groups} ${groups === 1 ? one : `${one}s`} of ${size}`
 }
 
 const tensInWords = (tens: number) => `${tens} ${tens === 1 ? 'ten' : 'tens'}`
@@ -158,6 +226,14 @@ export function sentenceOf(item: PracticeItem): string {
       return `${item.a} × ${item.b} = ${item.answer}`
     case 'factor':
       return `${item.part} × ${item.answer} = ${item.whole}`
+    case 'share':
+      return `${item.total} ÷ ${item.among} = ${item.answer}`
+    case 'groups':
+      return `${groupsInWords(item)} = ${item.answer}`
+    case 'part-of':
+      return `${partWords[item.parts]} of ${item.of} = ${item.answer}`
+    case 'odd-even':
+      return `${item.of} is ${item.answer === 1 ? 'odd' : 'even'}`
     case 'compare':
       return item.a === item.b
         ? `${item.a} = ${item.b}`
@@ -194,13 +270,21 @@ export function itemAsked(item: PracticeItem): string {
     case 'add':
       return `${item.a} + ${item.b} = ?`
     case 'subtract':
-      return `${item.a} − ${item.b} = ?`
+      return item.compared ? `How many more is ${item.a} than ${item.b}?` : `${item.a} − ${item.b} = ?`
     case 'missing':
       return `${item.part} + ? = ${item.whole}`
     case 'multiply':
       return `${item.a} × ${item.b} = ?`
     case 'factor':
       return `${item.part} × ? = ${item.whole}`
+    case 'share':
+      return `${item.total} shared by ${item.among} = ?`
+    case 'groups':
+      return `${groupsInWords(item)} = ?`
+    case 'part-of':
+      return `${partWords[item.parts]} of ${item.of} = ?`
+    case 'odd-even':
+      return `${item.of}: odd or even?`
     case 'compare':
       return item.ask === 'more' ? `${item.a} or ${item.b}: more?` : `${item.a} or ${item.b}: less?`
     case 'neighbour': {

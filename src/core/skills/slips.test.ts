@@ -51,6 +51,12 @@ test.each<[string, PracticeItem, number, string]>([
   ['6 read as 9', { op: 'numeral', answer: 6 }, 9, 'looks-alike'],
   ['half past 3 read as half past 4', { op: 'clock', hour: 3, minute: 30, answer: 210 }, 270, 'next-hour'],
   ['6 × 4 = 10', { op: 'multiply', a: 6, b: 4, answer: 24 }, 10, 'added'],
+  ['8 is 8 more than 5', { op: 'subtract', a: 8, b: 5, answer: 3, compared: true }, 8, 'named-the-whole'],
+  ['3 groups of 4 are 7', { op: 'groups', groups: 3, size: 4, answer: 12 }, 7, 'added'],
+  ['12 shared by 3: 5', { op: 'share', total: 12, among: 3, answer: 4 }, 5, 'unequal-shares'],
+  ['a quarter of 12 is 6', { op: 'part-of', of: 12, parts: 4, answer: 3 }, 6, 'halved-once'],
+  ['half of 12 is 10', { op: 'part-of', of: 12, parts: 2, answer: 6 }, 10, 'took-away'],
+  ['7 is even', { op: 'odd-even', of: 7, answer: 1 }, 0, 'not-paired'],
   ['one less than 20 is 21', { op: 'neighbour', of: 20, by: -1, answer: 19 }, 21, 'other-way'],
 ])('%s', (_title, one, answer, reason) => {
   expect(slips(one)).toContainEqual({ answer, reason })

@@ -24,6 +24,9 @@ export const slipReasons = [
   'hands-swapped',
   'unit-too-long',
   'unit-too-short',
+  'unequal-shares',
+  'halved-once',
+  'not-paired',
 ] as const
 
 export type SlipReason = (typeof slipReasons)[number]
@@ -63,6 +66,7 @@ export function slips(item: PracticeItem): Slip[] {
         may(10 * (Math.floor(a / 10) - Math.floor(b / 10)) + ((b % 10) - (a % 10)), 'smaller-from-larger')
         may(answer + 10, 'kept-the-ten')
       }
+      if (item.compared) may(a, 'named-the-whole')
       may(answer + 1, 'counted-own')
       may(answer - 1, 'one-too-many')
       if (b > 0) may(a + b, 'added')
@@ -130,6 +134,28 @@ export function slips(item: PracticeItem): Slip[] {
       may(answer - 1, 'one-group-less')
       may(answer + 1, 'one-group-more')
       break
+    case 'share':
+      may(answer + 1, 'unequal-shares')
+      may(answer - 1, 'unequal-shares')
+      may(item.total - item.among, 'took-away')
+      may(item.total, 'named-the-whole')
+      break
+    case 'groups':
+      may(item.groups + item.size, 'added')
+      may(answer - item.size, 'one-group-less')
+      may(answer + item.size, 'one-group-more')
+      may(answer + 1, 'one-too-many')
+      may(answer - 1, 'one-missed')
+      break
+    case 'part-of':
+      if (item.parts === 4) may(item.of / 2, 'halved-once')
+      may(answer + 1, 'unequal-shares')
+      may(answer - 1, 'unequal-shares')
+      may(item.of - item.parts, 'took-away')
+      break
+    case 'odd-even':
+      may(1 - answer, 'not-paired')
+      break
     case 'clock': {
       const { hour, minute } = item
       if (minute >= 30) may((((hour % 12) + 1) % 12) * 60 + minute, 'next-hour')
@@ -145,9 +171,11 @@ export function slips(item: PracticeItem): Slip[] {
   return found
 }
 
-/** Answers a screen offers to choose from where none is typed (times, parts of a pattern, one of two); else null. */
+const chosen: readonly PracticeItem['op'][] = ['clock', 'pattern', 'compare', 'odd-even']
+
+/** Answers a screen offers to choose from where none is typed (times, parts of a pattern, one of two, odd or even); else null. */
 export function choicesFor(item: PracticeItem): number[] | null {
-  if (item.op !== 'clock' && item.op !== 'pattern' && item.op !== 'compare') return null
+  if (!chosen.includes(item.op)) return null
   const wrong = slips(item).slice(0, 2)
   return [item.answer, ...wrong.map(({ answer }) => answer)].sort((a, b) => a - b)
 }

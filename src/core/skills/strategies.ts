@@ -65,6 +65,7 @@ const usual: Partial<Record<StrandId, Record<string, readonly [Way, string, stri
     'count-on-10': ['adding', 'count-on-first', 'count-on-larger'],
     'missing-part-10': ['missing', 'try-and-check', 'known'],
     'complements-10': ['missing', 'count-up', 'known'],
+    'difference-10': ['taking-away', 'count-up', 'known'],
     'count-on-20': ['adding', 'count-on-first', 'count-on-larger'],
     'doubles-20': ['adding', 'count-on-larger', 'known'],
     'make-ten-20': ['adding', 'count-on-larger', 'derived'],
@@ -74,6 +75,11 @@ const usual: Partial<Record<StrandId, Record<string, readonly [Way, string, stri
     'tens-ones-100': ['adding', 'count-on-larger', 'derived'],
     'crossing-100': ['adding', 'count-on-larger', 'derived'],
     'complement-100': ['missing', 'count-up', 'bridge'],
+    'beyond-100': ['adding', 'count-on-larger', 'known'],
+  },
+  groups: {
+    'equal-groups-20': ['times', 'count-groups', 'known'],
+    'rows-25': ['times', 'count-groups', 'known'],
   },
   facts: {
     'x2-10-5': ['times', 'count-groups', 'known'],

@@ -1,6 +1,6 @@
 import type { Chance } from '../chance/chance'
 import type { StepPlace } from './index'
-import type { PracticeItem } from './item'
+import { stepWords, type PracticeItem } from './item'
 
 /** A task for one child, ready to be said: fresh numbers each time. What to look for are the step's marks. */
 export interface Task {
@@ -98,6 +98,21 @@ const pattern =
 const ordering =
   (low: number, high: number, among: number): Maker =>
   (chance) => ({ op: 'order', among, answer: chance.int(low, high) })
+/** Equal groups, or rows: from two to five of two to five, up to a number. */
+const equalGroups =
+  (to: number, rows: boolean): Maker =>
+  (chance) => {
+    const size = chance.int(2, 5)
+    const groups = chance.int(2, Math.min(5, Math.floor(to / size)))
+    const answer = groups * size
+    return rows ? { op: 'groups', groups, size, rows, answer } : { op: 'groups', groups, size, answer }
+  }
+const partOf =
+  (parts: 2 | 4, low: number, high: number): Maker =>
+  (chance) => {
+    const answer = chance.int(low, high)
+    return { op: 'part-of', of: parts * answer, parts, answer }
+  }
 const same = (n: number): PracticeItem => ({ op: 'compare', a: n, b: n, ask: 'more', answer: n })
 /** Tens and ones with or without crossing a ten: with ones or with tens and ones, added or taken away. */
 const twoDigits =
@@ -183,6 +198,11 @@ const makers: Record<string, Maker> = {
   },
   'missing-part-10': missing(6, 9),
   'complements-10': missing(10, 10),
+  'difference-10': (chance) => {
+    const a = chance.int(5, 10)
+    const b = chance.int(2, a - 2)
+    return { op: 'subtract', a, b, answer: a - b, compared: true }
+  },
   'count-on-20': (chance) => {
     const b = chance.int(2, 4)
     // Half of them across ten, or from a teen number.
@@ -229,6 +249,14 @@ const makers: Record<string, Maker> = {
     const part = low % 10 === 0 ? low + 1 : low
     return { op: 'missing', part, whole, answer: whole - part }
   },
+  'beyond-100': (chance) => {
+    const from = chance.int(112, 880)
+    const unit = [1, 10, 100][chance.int(0, 2)]
+    const by = unit * chance.int(unit === 1 ? 3 : 2, unit === 100 ? 4 : 9)
+    return from > by + 100 && chance.int(0, 1) === 0
+      ? { op: 'subtract', a: from, b: by, answer: from - by }
+      : { op: 'add', a: Math.min(from, 990 - by), b: by, answer: Math.min(from, 990 - by) + by }
+  },
   'ten-and-some': tens(11, 19),
   'trade-ten': countOut(12, 19),
   'tens-ones': tens(21, 99),
@@ -245,6 +273,19 @@ const makers: Record<string, Maker> = {
   'twos-100': skip(2, 11, 50),
   'threes-fours': (chance) => skip([3, 4, 8][chance.int(0, 2)], 4, 10)(chance),
   sevens: (chance) => skip([6, 7, 9][chance.int(0, 2)], 3, 10)(chance),
+  'share-12': (chance) => {
+    const among = chance.int(2, 4)
+    const answer = chance.int(2, Math.floor(12 / among))
+    return { op: 'share', total: among * answer, among, answer }
+  },
+  'odd-even-10': (chance) => {
+    const of = chance.int(2, 10)
+    return { op: 'odd-even', of, answer: of % 2 }
+  },
+  'equal-groups-20': equalGroups(20, false),
+  'half-20': partOf(2, 2, 10),
+  'rows-25': equalGroups(25, true),
+  'quarter-20': partOf(4, 1, 5),
   'x2-10-5': times([2, 5, 10], [3, 4, 6, 7, 8, 9]),
   'x3-4': times([3, 4, 8], [3, 4, 6, 7, 8, 9]),
   'x6-9': times([6, 7, 9], [6, 7, 9]),
@@ -292,6 +333,13 @@ const scripts: Record<string, (item: PracticeItem) => Script> = {
     do: `Lay ${many(answer, 'counter')} in a muddle.`,
     say: 'Count these. So how many are there?',
   }),
+  'difference-10': (item) => {
+    const { a, b } = item as Extract<PracticeItem, { op: 'subtract' }>
+    return {
+      do: `Lay a row of ${many(a, 'counter')} and a row of ${many(b, 'counter')}, one below the other.`,
+      say: 'How many more are in the longer row?',
+    }
+  },
   'trade-ten': ({ answer }) => ({
     do: `Lay ${many(answer, 'base-ten one')}; tens within reach.`,
     say: `Here are ${answer} ones. Swap what you can for a ten. What have you got now?`,
@@ -313,18 +361,6 @@ const clockWords = (hour: number, minute: number) => {
   if (minute === 30) return `half past ${hour}`
   if (minute === 15 || minute === 45) return minute === 15 ? `quarter past ${hour}` : `quarter to ${next}`
   return minute < 30 ? `${minute} past ${hour}` : `${60 - minute} to ${next}`
-}
-
-const inSteps: Record<number, string> = {
-  2: 'twos',
-  3: 'threes',
-  4: 'fours',
-  5: 'fives',
-  6: 'sixes',
-  7: 'sevens',
-  8: 'eights',
-  9: 'nines',
-  10: 'tens',
 }
 
 /** What lies on the table and what to say, in plain words. */
@@ -355,7 +391,7 @@ function scriptOf(id: string, item: PracticeItem, chance: Chance): Script {
     case 'say':
       return spoken(`Count ${item.answer >= item.from ? 'on' : 'back'} from ${item.from} to ${item.answer}.`)
     case 'skip':
-      return spoken(`Count in ${inSteps[item.by]} to ${item.answer}.`)
+      return spoken(`Count in ${stepWords[item.by]} to ${item.answer}.`)
     case 'compare':
       return id === 'more-5'
         ? {
@@ -384,6 +420,28 @@ function scriptOf(id: string, item: PracticeItem, chance: Chance): Script {
             ? 'How many hundreds? How many tens? How many ones?'
             : 'How many tens? How many ones?',
       }
+    case 'share':
+      return {
+        do: `Lay ${many(item.total, 'counter')} and ${many(item.among, 'plate')}.`,
+        say: `Share these fairly between the ${item.among} plates. How many are on each?`,
+      }
+    case 'groups':
+      return item.rows
+        ? {
+            do: `Lay counters in ${item.groups} rows of ${item.size}.`,
+            say: 'How many are there? How can you tell without counting each one?',
+          }
+        : {
+            do: `Draw ${item.groups} rings and lay ${many(item.size, 'counter')} in each.`,
+            say: `${item.groups} groups of ${item.size}. How many altogether?`,
+          }
+    case 'part-of':
+      return {
+        do: `Lay ${many(item.of, 'counter')}.`,
+        say: `Show me ${item.parts === 2 ? 'half' : 'a quarter'} of these. How many is that?`,
+      }
+    case 'odd-even':
+      return { do: `Lay ${many(item.of, 'cube')}.`, say: `Is ${item.of} odd or even? How can you tell?` }
     case 'multiply':
       return spoken(`What is ${item.a} times ${item.b}?`)
     case 'factor':

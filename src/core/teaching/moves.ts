@@ -596,6 +596,39 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
     say: 'After nine comes a new ten. Which ten comes now?',
     worked: 'The next ten comes without the grid, on the way on and on the way back.',
   },
+  'unequal-shares': {
+    title: 'One for you, one for you',
+    need: 'counters, plates',
+    do: [
+      'Give one counter to every plate, then one more to every plate.',
+      'Stop after each round: has every plate the same?',
+      'Go on until none are left; line the shares up side by side.',
+    ],
+    say: 'Is it fair? How can you see it?',
+    worked: 'Deals in rounds and checks the shares against each other.',
+  },
+  'halved-once': {
+    title: 'Half, and half again',
+    need: 'a strip of paper, counters',
+    do: [
+      'Fold the strip once: two parts, each a half.',
+      'Fold it again and open it: four parts, each a quarter.',
+      'Lay counters on the four parts, the same on each; count one part.',
+    ],
+    say: 'How many equal parts now? What is one of them called?',
+    worked: 'Makes four shares for a quarter, two for a half, without a reminder.',
+  },
+  'not-paired': {
+    title: 'Find everyone a partner',
+    need: 'counters, paper with two columns',
+    do: [
+      'Lay the counters two by two, one in each column.',
+      'Is one left without a partner? Then it is odd.',
+      'One more counter: what is it now? Three numbers in a row.',
+    ],
+    say: 'Has everyone a partner? So what do we call that number?',
+    worked: 'Pairs the counters, then says it, and knows that the next one changes it.',
+  },
 }
 
 export const moveOf = (id: MoveId): TeachingMove => teachingMoves[id]

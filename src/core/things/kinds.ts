@@ -1,4 +1,5 @@
 import { food, smallParts } from '../games/engine/cautions'
+import { orList } from './or-list'
 import { thing, type Thing, type ThingKind, type ThingOf } from './thing'
 
 /** Something to use instead, with what to mind. */
@@ -157,7 +158,8 @@ const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
   },
   'triangle cards': {
     from: 'printed',
-    name: ({ op, to }) => `triangle cards, ${op === 'add' ? 'totals' : 'products'} of parts to ${to}`,
+    name: ({ op, to, among }) =>
+      `triangle cards, ${op === 'add' ? 'totals' : 'products'} of parts to ${to}${among ? `, one of them ${orList(among)}` : ''}`,
     perSheet: 12,
   },
   'time cards': {

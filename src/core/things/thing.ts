@@ -75,7 +75,13 @@ export const thingSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('line card'), size: several, shows: z.string().min(1) }),
   z.object({ kind: z.literal('sheet'), columns: z.string().min(1) }),
   z.object({ kind: z.literal('sum cards'), to: several, pairs: several }),
-  z.object({ kind: z.literal('triangle cards'), op: z.enum(['add', 'multiply']), to: several }),
+  z.object({
+    kind: z.literal('triangle cards'),
+    op: z.enum(['add', 'multiply']),
+    to: several,
+    /** One of the two parts is among these; null: any. */
+    among: z.array(several).min(1).nullable().default(null),
+  }),
   z.object({
     kind: z.literal('time cards'),
     every: z.union([z.literal(60), z.literal(30), z.literal(15), z.literal(5)]),

@@ -3,6 +3,7 @@ import { analyse, analyseInputSchema, type Analysis } from '@/core/analysis/anal
 import { strainOf, type Strain } from '@/core/analysis/strain'
 import { factTable, type FactTable } from '@/core/analysis/fact-table'
 import type { Practice } from '@/core/analysis/figures'
+import { aroundMinutes } from '@/core/analysis/around'
 import { finishInSlot, usualMinutes } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf, games } from '@/core/games'
@@ -25,18 +26,33 @@ import { pileOf, type PileSource } from '../print/source'
 
 const known = new Map<string, number | null>()
 
-/** Measured figures; of sets of a size that was not measured, worked out once. */
+const paramsOf = (gameId: string, levelId: string) =>
+  gameOf(gameId).levels.find(({ id }) => id === levelId)!.params
+
+/** Chance that a game ends within whole minutes of play; of sets of a size that was not measured, worked out once. */
+function finishWithin(gameId: string, levelId: string, players: number, minutes: number): number | null {
+  const key = `${gameId} ${levelId} ${players} ${minutes}`
+  const found = known.get(key)
+  if (found !== undefined) return found
+  const params = paramsOf(gameId, levelId)
+  const made = finishInSlot(gameOf(gameId), params, levelMeasure(gameId, levelId), players, minutes)
+  known.set(key, made)
+  return made
+}
+
+const around = (gameId: string, levelId: string, players: number) =>
+  aroundMinutes(gameOf(gameId), paramsOf(gameId, levelId), players)
+
+/** Measured figures. */
 const figures: Figures = {
   profile: levelProfile,
+  around,
   finish(gameId, levelId, players, slotMinutes) {
-    const key = `${gameId} ${levelId} ${players} ${slotMinutes}`
-    const found = known.get(key)
-    if (found !== undefined) return found
-    const game = gameOf(gameId)
-    const { params } = game.levels.find(({ id }) => id === levelId)!
-    const made = finishInSlot(game, params, levelMeasure(gameId, levelId), players, slotMinutes)
-    known.set(key, made)
-    return made
+    const playing = Math.max(0, slotMinutes - around(gameId, levelId, players))
+    const whole = Math.floor(playing)
+    const [before, after] = [whole, whole + 1].map((m) => finishWithin(gameId, levelId, players, m))
+    // Between two whole minutes in proportion.
+    return before === null || after === null ? null : before + (after - before) * (playing - whole)
   },
   usualMinutes(gameId, levelId, players) {
     const game = gameOf(gameId)
@@ -62,7 +78,7 @@ export const jobs = {
 
   advise: (input: FiguresInput): Advice[] => {
     const parsed = analyseInputSchema.parse(input)
-    return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
+    return adviceIn(tryChanges(parsed, analyse(parsed)), Math.floor(parsed.slotMinutes))
   },
 
   /** What is hard to bear in it: of games that are played. */

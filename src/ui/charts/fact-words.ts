@@ -7,6 +7,10 @@ export const columnWords: Record<Op, string> = {
   add: 'by the first number',
   subtract: 'by the first number',
   multiply: 'by the first factor',
+  share: 'by the number shared',
+  groups: 'by the number of groups',
+  'part-of': 'by the number it is part of',
+  'odd-even': 'by the number',
   compare: 'by the one number and the other',
   missing: 'by the part shown',
   factor: 'by the factor shown',
@@ -33,6 +37,12 @@ export function rowLabel(op: Op, row: number): string {
       return `×${row}`
     case 'missing':
       return `to ${row}`
+    case 'share':
+      return `by ${row}`
+    case 'groups':
+      return `of ${row}`
+    case 'part-of':
+      return row === 2 ? 'half' : 'quarter'
     case 'factor':
       return `= ${row}`
     case 'neighbour':

@@ -1,35 +1,39 @@
 import { ticks } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { percentile, type Distribution } from '@/core/chance/distribution'
+import { oneDecimal } from '../words'
 
 const width = 600
 const height = 196
 const floor = height - 26
 
-/** How long the game lasts: probability by half minutes, the slot as a dashed line. */
+/** How long the game lasts: probability by half minutes; what of the slot is left to play in as a dashed line. */
 export function LengthChart({
   seconds,
+  playing,
   slotMinutes,
   method,
 }: {
   seconds: Distribution
+  /** Minutes left to play when the game is laid out and will be packed up. */
+  playing: number
   slotMinutes: number
   method: 'exact' | 'simulated'
 }) {
-  const last = lengthShown(seconds, slotMinutes)
+  const last = lengthShown(seconds, playing)
   const bin = last > 40 * 60 ? 120 : last > 16 * 60 ? 60 : 30
   const bars = Array.from({ length: Math.ceil(last / bin) }, (_, i) =>
     massBetween(seconds, i * bin, (i + 1) * bin),
   )
   const x = scaleLinear([0, bars.length * bin], [12, width - 12])
   const y = scaleLinear([0, Math.max(...bars)], [floor, 24])
-  const slot = x(slotMinutes * 60)
+  const slot = x(playing * 60)
   return (
     <svg
       width={width}
       height={height}
       role="img"
-      aria-label={`Length of the game in minutes, ${method}; the slot ends at ${slotMinutes}`}
+      aria-label={`Length of the game in minutes, ${method}; ${oneDecimal(playing)} of the slot’s ${slotMinutes} are left to play in`}
     >
       <line className="baseline" x1={12} x2={width - 12} y1={floor} y2={floor} />
       {bars.map((share, i) => (
@@ -40,7 +44,7 @@ export function LengthChart({
           y={y(share)}
           height={floor - y(share)}
           fill="var(--sea)"
-          opacity={i * bin < slotMinutes * 60 ? 0.75 : 0.3}
+          opacity={i * bin < playing * 60 ? 0.75 : 0.3}
           stroke={method === 'simulated' ? 'var(--ink)' : undefined}
           strokeDasharray="2 2"
         />
@@ -55,11 +59,11 @@ export function LengthChart({
         strokeDasharray="4 4"
       />
       <text
-        x={slot > width - 110 ? slot - 8 : slot + 8}
+        x={slot > width - 190 ? slot - 8 : slot + 8}
         y={18}
-        textAnchor={slot > width - 110 ? 'end' : 'start'}
+        textAnchor={slot > width - 190 ? 'end' : 'start'}
       >
-        slot, {slotMinutes} minutes
+        {oneDecimal(playing)} of {slotMinutes} minutes to play
       </text>
       {ticks(0, (bars.length * bin) / 60, 5)
         .filter((minute) => x(minute * 60) < width - 80)
@@ -82,7 +86,7 @@ function massBetween({ from: first, mass }: Distribution, from: number, to: numb
   return sum
 }
 
-/** Seconds to draw: all but the last half in a hundred games, and the slot in any case. */
-function lengthShown(seconds: Distribution, slotMinutes: number): number {
-  return Math.max(percentile(seconds, 0.995), slotMinutes * 60 * 1.05)
+/** Seconds to draw: all but the last half in a hundred games, and the time to play in any case. */
+function lengthShown(seconds: Distribution, playing: number): number {
+  return Math.max(percentile(seconds, 0.995), playing * 60 * 1.05)
 }

@@ -1,3 +1,4 @@
+import type { Around } from '@/core/analysis/around'
 import type { Spread } from '@/core/analysis/figures'
 import type { Strain } from '@/core/analysis/strain'
 import type { Action } from '@/server/answer'
@@ -5,7 +6,7 @@ import type { gamePage, stopWaiting as stop } from '@/server/games'
 import type { LevelFigures } from '@/server/heavy/jobs'
 import { FactGrid } from '../charts/fact-grid'
 import { LengthChart } from '../charts/length-chart'
-import { oneDecimal, inHundred } from '../words'
+import { oneDecimal, inHundred, minutesInWords } from '../words'
 import { AdviceList } from './advice-list'
 import { GameControls } from './game-controls'
 import { ownInWords } from './own-in-words'
@@ -27,9 +28,8 @@ export function GameFigures({
   address: string
   stopWaiting: Action<typeof stop>
 }) {
-  const { game, input } = page
+  const { game, input, slotMinutes, around } = page
   const { analysis, advice, byChance, strain } = page.figures
-  const slot = input.slotMinutes ?? 12
   return (
     <>
       <div className="figures">
@@ -37,7 +37,7 @@ export function GameFigures({
           players={input.players ?? game.players.typical}
           least={game.players.min}
           most={game.players.max}
-          slotMinutes={slot}
+          slotMinutes={slotMinutes}
         />
         {analysis.state === 'working' && (
           <StillWorking classId={classId} input={input} stopWaiting={stopWaiting} />
@@ -49,13 +49,18 @@ export function GameFigures({
           </p>
         )}
         {analysis.state === 'done' && (
-          <Figures analysis={analysis.value} slot={slot} byChance={byChance} strain={strain} />
+          <Figures
+            analysis={analysis.value}
+            slot={{ minutes: slotMinutes, around }}
+            byChance={byChance}
+            strain={strain}
+          />
         )}
       </div>
       <div className="game-side">
         <h2 className="section">Get more from the time</h2>
         {advice.state === 'done' ? (
-          <AdviceList advice={advice.value} address={`${address}&view=figures`} slotMinutes={slot} />
+          <AdviceList advice={advice.value} address={`${address}&view=figures`} slotMinutes={slotMinutes} />
         ) : (
           <p className="muted small">
             {advice.state === 'working'
@@ -78,7 +83,7 @@ function Figures({
   strain,
 }: {
   analysis: LevelFigures
-  slot: number
+  slot: { minutes: number; around: Around }
   byChance: number | null
   strain: Strain | null
 }) {
@@ -94,7 +99,16 @@ function Figures({
               {games !== null && `, ${games.toLocaleString('en-GB')} games`}
             </small>
           </h2>
-          <LengthChart seconds={minutes.seconds} slotMinutes={slot} method={minutes.method} />
+          <LengthChart
+            seconds={minutes.seconds}
+            playing={Math.max(1, slot.minutes - slot.around.setUp - slot.around.packUp)}
+            slotMinutes={slot.minutes}
+            method={minutes.method}
+          />
+          <p className="small muted">
+            Laying it out takes {minutesInWords(slot.around.setUp)}, packing up{' '}
+            {minutesInWords(slot.around.packUp)}; the rest of the {slot.minutes} minutes is for playing.
+          </p>
         </>
       )}
       {set && practice && (

@@ -19,9 +19,9 @@ export function GamePage({
   page: Page
   stopWaiting: Action<typeof stop>
 }) {
-  const { game, level, levels, figures, input, changed, view } = page
+  const { game, level, levels, figures, input, slotMinutes, changed, view } = page
   const own = `/c/${classId}/games/${game.id}`
-  const keep = `slot=${input.slotMinutes ?? 12}&players=${input.players}`
+  const keep = `slot=${slotMinutes}&players=${input.players}`
   const rules = changed === null ? '' : `&rules=${encodeURIComponent(JSON.stringify(changed))}`
   const heading = headingFor(page)
   return (

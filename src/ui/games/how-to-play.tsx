@@ -1,17 +1,23 @@
 import Link from 'next/link'
 import { gameOf } from '@/core/games'
 import { pictureOf } from '@/core/games/playing/showing'
+import { stepPictures } from '@/core/games/playing/step-pictures'
 import type { gamePage } from '@/server/games'
 import { Board } from '../board/board'
-import { many } from '../words'
-import { GestureSign } from './gesture-sign'
+import { many, minutesInWords } from '../words'
+import { ChildStep } from './child-step'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
 
 /** The table after a few goes, and what an adult does and says to begin: enough to run it from this page alone. */
 export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
-  const { game, level, texts, rules, materials, pages } = page
+  const { game, level, texts, rules, materials, pages, around } = page
   const { layout, scene } = pictureOf(gameOf(game.id), rules)
+  const pictures = stepPictures(
+    gameOf(game.id),
+    rules,
+    texts.steps.map(([gesture]) => gesture),
+  )
   return (
     <>
       <div className="figures how-to">
@@ -20,7 +26,9 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
         </div>
         <dl className="set-up">
           <dt>Set up</dt>
-          <dd>{texts.setUp}</dd>
+          <dd>
+            {texts.setUp} <small className="muted">Takes {minutesInWords(around.setUp)}.</small>
+          </dd>
           <dt>Start</dt>
           <dd>{texts.start}</dd>
           <dt>End</dt>
@@ -41,11 +49,8 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
       <div className="game-side">
         <h2 className="section">What children do</h2>
         <ol className="child-steps">
-          {texts.steps.map(([gesture, words]) => (
-            <li key={words}>
-              <GestureSign gesture={gesture} />
-              <span>{words}</span>
-            </li>
+          {texts.steps.map((step, i) => (
+            <ChildStep key={step[1]} step={step} picture={pictures[i]} />
           ))}
         </ol>
         <h2 className="section">For {materials.children} children</h2>

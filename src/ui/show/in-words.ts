@@ -1,5 +1,6 @@
 import type { Notable } from '@/core/games/engine/round'
 import type { PracticeItem, SlipReason } from '@/core/skills'
+import { stepWords } from '@/core/skills/item'
 import type { MoveWords } from '@/core/table'
 
 /** What to ask the class while a question stands open. */
@@ -8,7 +9,8 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
     case 'add':
       return verb === 'move' ? 'Where will it land?' : 'How many altogether?'
     case 'subtract':
-      return verb === 'move' ? 'Where will it land?' : 'How many are left?'
+      if (verb === 'move') return 'Where will it land?'
+      return item.compared ? 'How many more?' : 'How many are left?'
     case 'missing':
       return 'How many are missing?'
     case 'count':
@@ -29,7 +31,14 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
     case 'tens':
       return 'How much is that?'
     case 'multiply':
+    case 'groups':
       return 'How many altogether?'
+    case 'share':
+      return 'How many for each?'
+    case 'part-of':
+      return 'How many is that?'
+    case 'odd-even':
+      return 'Odd or even?'
     case 'factor':
       return 'How many times?'
     case 'clock':
@@ -55,6 +64,13 @@ export function hintFor(item: PracticeItem): string {
       return item.answer > 20 ? 'Say the tens first, then the ones.' : 'Touch each one once.'
     case 'see':
       return 'How did you see it?'
+    case 'share':
+    case 'part-of':
+      return 'Are all shares equal?'
+    case 'groups':
+      return `Count in ${stepWords[item.size] ?? 'steps'}.`
+    case 'odd-even':
+      return 'Does each have a partner?'
     case 'compare':
       return 'How do you know?'
     case 'order':
@@ -88,6 +104,9 @@ export const slipInWords: Record<SlipReason, string> = {
   'hands-swapped': 'Took one hand for the other.',
   'unit-too-long': 'Took a piece too much for the part that comes again.',
   'unit-too-short': 'Left out a piece of the part that comes again.',
+  'unequal-shares': 'Shares were not equal, or some were left over.',
+  'halved-once': 'Halved once, not twice.',
+  'not-paired': 'Did not put them in pairs.',
 }
 
 /** A case as a teacher asks for it. */

@@ -33,5 +33,7 @@ function Clock({ minutes }: { minutes: number }) {
   )
 }
 
-const inWords = (item: PracticeItem, answer: number): string =>
-  item.op === 'pattern' ? `a part of ${answer}` : String(answer)
+function inWords({ op }: PracticeItem, answer: number): string {
+  if (op === 'odd-even') return answer === 1 ? 'odd' : 'even'
+  return op === 'pattern' ? `a part of ${answer}` : String(answer)
+}

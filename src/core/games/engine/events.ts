@@ -23,6 +23,8 @@ export const gameEventSchema = z.discriminatedUnion('kind', [
     /** It holds what only one who keeps a secret knows: told to nobody else. */
     secret: z.literal(true).optional(),
   }),
+  /** A child weighed up several moves, and took one. */
+  z.object({ kind: z.literal('chose'), player }),
   z.object({ kind: z.literal('moved'), player, from: z.number(), to: z.number(), squares: z.number() }),
   z.object({ kind: z.literal('built'), player, cubes: z.number(), space: z.number() }),
   /** A token, marker or card laid on a space. */

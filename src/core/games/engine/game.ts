@@ -233,7 +233,7 @@ export const nextTurn = ({ turn, players }: GameState) => (turn + 1) % players
 
 /**
  * One go: one use of the device. Where a call serves all, every player acts on it.
- * Sends, beside the engine's own events, who had to wait, that the go is handed over, and the end.
+ * Sends, beside the engine's own events, who chose among several moves, who had to wait, that the go is handed over, and the end.
  */
 export function playGo<P, S extends GameState, M, V>(
   game: Game<P, S, M, V>,
@@ -265,7 +265,7 @@ function act<P, S extends GameState, M, V>(
 ): S {
   if (choice === 'novice' && game.beginner) {
     const move = game.beginner(state, chance)
-    if (move === null) sink?.({ kind: 'waited', player: state.turn })
+    sink?.({ kind: move === null ? 'waited' : 'chose', player: state.turn })
     return game.play(state, move, sink)
   }
   const moves = game.moves(state)
@@ -273,6 +273,7 @@ function act<P, S extends GameState, M, V>(
     sink?.({ kind: 'waited', player: state.turn })
     return game.play(state, null, sink)
   }
+  if (moves.length > 1) sink?.({ kind: 'chose', player: state.turn })
   if (choice === 'novice' || !game.planner || moves.length === 1)
     return game.play(state, anyMove(moves, chance), sink)
   return game.play(state, game.planner(game.view(state, state.turn), moves, chance), sink)

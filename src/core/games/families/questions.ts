@@ -21,6 +21,20 @@ const missing = (part: number, whole: number): PracticeItem => ({
 })
 const multiply = (a: number, b: number): PracticeItem => ({ op: 'multiply', a, b, answer: a * b })
 
+/** Half or a quarter of a set that has one. */
+const partOf = (parts: 2 | 4, answer: number): PracticeItem => ({
+  op: 'part-of',
+  of: parts * answer,
+  parts,
+  answer,
+})
+/** Two to five groups of two to five, at most so many altogether. */
+function equalGroups(most: number, chance: Chance) {
+  const size = chance.int(2, 5)
+  const groups = chance.int(2, Math.min(5, Math.floor(most / size)))
+  return { op: 'groups', groups, size, answer: groups * size } as const
+}
+
 /** Questions by strand and step, with fresh numbers each time. */
 export const questionKinds = {
   'parts-of-5': {
@@ -118,6 +132,55 @@ export const questionKinds = {
       const b = other < a ? other : other + 1
       return { op: 'compare', a, b, ask: 'more', answer: Math.max(a, b) }
     },
+  },
+  sharing: {
+    title: 'sharing to 12',
+    strand: 'groups',
+    step: 'share-12',
+    to: 12,
+    ask: (chance) => {
+      const among = chance.int(2, 4)
+      const answer = chance.int(2, Math.floor(12 / among))
+      return { op: 'share', total: among * answer, among, answer }
+    },
+  },
+  'odd-or-even': {
+    title: 'odd or even to 10',
+    strand: 'groups',
+    step: 'odd-even-10',
+    to: 10,
+    ask: (chance) => {
+      const of = chance.int(1, 10)
+      return { op: 'odd-even', of, answer: of % 2 }
+    },
+  },
+  'equal-groups': {
+    title: 'equal groups to 20',
+    strand: 'groups',
+    step: 'equal-groups-20',
+    to: 20,
+    ask: (chance) => equalGroups(20, chance),
+  },
+  halves: {
+    title: 'halves to 20',
+    strand: 'groups',
+    step: 'half-20',
+    to: 20,
+    ask: (chance) => partOf(2, chance.int(2, 10)),
+  },
+  rows: {
+    title: 'rows to 5 by 5',
+    strand: 'groups',
+    step: 'rows-25',
+    to: 25,
+    ask: (chance) => ({ ...equalGroups(25, chance), rows: true }),
+  },
+  quarters: {
+    title: 'quarters to 20',
+    strand: 'groups',
+    step: 'quarter-20',
+    to: 20,
+    ask: (chance) => partOf(4, chance.int(1, 5)),
   },
   'times-2-5-10': {
     title: 'times 2, 5, 10',

@@ -69,7 +69,16 @@ function drawnAt({ strand, step }: StepPlace, chance: Chance): ClassQuestion | n
 }
 
 /** Asked aloud as well as with things: the sum is the same. */
-const spoken: readonly PracticeItem['op'][] = ['add', 'subtract', 'neighbour', 'tens']
+const spoken: readonly PracticeItem['op'][] = [
+  'add',
+  'subtract',
+  'neighbour',
+  'tens',
+  'share',
+  'groups',
+  'part-of',
+  'odd-even',
+]
 
 /** What a question shows; null: a sentence; undefined: it can't be asked on a screen. */
 function faceOf(item: PracticeItem): Face | null | undefined {

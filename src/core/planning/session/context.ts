@@ -35,10 +35,12 @@ export interface PlannedGrouping {
 export interface Figures {
   /** Share of a level's items that practise each step. */
   profile(gameId: string, levelId: string): readonly ProfileStep[]
-  /** Chance that a game of a set ends in a slot; null: the time ends it. */
+  /** Chance that a set lays a game out, ends it and packs it up in a slot; null: the time ends it. */
   finish(gameId: string, levelId: string, players: number, slotMinutes: number): number | null
   /** Minutes within which half of the games of a set end; null: the time ends it, or they last longer than is counted. */
   usualMinutes(gameId: string, levelId: string, players: number): number | null
+  /** Minutes to lay a game out and to pack it up. */
+  around(gameId: string, levelId: string, players: number): number
 }
 
 /** What the rules of the room are about beside the plan: the shelf, and what was played before. */

@@ -4,6 +4,7 @@ import { atPace } from './paced'
 
 /** A game that ends evenly between the fourth and the fourteenth minute. */
 const even: Figures = {
+  around: () => 0,
   profile: () => [],
   finish: (_game, _level, _players, minutes) => Math.min(1, Math.max(0, (minutes - 4) / 10)),
   usualMinutes: () => 9,

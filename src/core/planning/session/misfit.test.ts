@@ -19,6 +19,7 @@ const figures = (change: Partial<Figures> = {}): Figures => ({
   ],
   finish: () => 0.95,
   usualMinutes: () => 8,
+  around: () => 0,
   ...change,
 })
 

@@ -19,5 +19,6 @@ export function atPace(figures: Figures, factor: number): Figures {
       const minutes = figures.usualMinutes(gameId, levelId, players)
       return minutes === null ? null : minutes * factor
     },
+    around: (gameId, levelId, players) => factor * figures.around(gameId, levelId, players),
   }
 }

@@ -133,20 +133,21 @@ function shortGame(
   const players = Math.max(1, ...sets)
   const usual = (levelId: string) => table.figures.usualMinutes(gameId, levelId, players)
   const usualMinutes = usual(levels[level].id)
-  if (usualMinutes === null || usualMinutes * 3 >= slotMinutes) return null
-  const here = table.at(gameId, cell.groupId, level)
+  const playing = (levelId: string) => slotMinutes - table.figures.around(gameId, levelId, players)
+  const here = playing(levels[level].id)
+  if (usualMinutes === null || usualMinutes * 3 >= here) return null
+  const { fitting } = table.at(gameId, cell.groupId, level)
   const longer = levels.filter(({ id }, index) => {
     const minutes = usual(id)
-    if (minutes === null || minutes * 3 < slotMinutes) return false
+    if (minutes === null || minutes * 3 < playing(id)) return false
     const finish = finishOf(gameId, id, sets, slotMinutes, table.figures)
     return (
-      (finish ?? 1) >= likelyEnough &&
-      table.at(gameId, cell.groupId, index).fitting >= Math.max(1, here.fitting)
+      (finish ?? 1) >= likelyEnough && table.at(gameId, cell.groupId, index).fitting >= Math.max(1, fitting)
     )
   })[0]
   return {
     usualMinutes,
-    games: Math.max(2, Math.round(slotMinutes / usualMinutes)),
+    games: Math.max(2, Math.round(here / usualMinutes)),
     longer: longer ? { levelId: longer.id, title: longer.title } : null,
   }
 }

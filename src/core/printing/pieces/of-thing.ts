@@ -99,10 +99,12 @@ function piecesOfOne(one: Thing): Piece[] | null {
       )
     case 'triangle cards':
       return range(0, one.to).flatMap((a) =>
-        range(a, one.to).map((b) => {
-          const top = one.op === 'add' ? a + b : a * b
-          return faceCard({ kind: 'triangle', a, b, top, covered: 'none' }, square)
-        }),
+        range(a, one.to)
+          .filter((b) => one.among === null || one.among.includes(a) || one.among.includes(b))
+          .map((b) => {
+            const top = one.op === 'add' ? a + b : a * b
+            return faceCard({ kind: 'triangle', a, b, top, covered: 'none' }, square)
+          }),
       )
     case 'time cards':
       return timesOnCards(one.every).map((minutes) => faceCard({ kind: 'clock', minutes }, square))

@@ -5,6 +5,7 @@ import { tableMarks } from '../../drawing/table'
 import { thingPicture } from '../../drawing/thing-picture'
 import type { AnyGame } from '../../games'
 import { pictureOf } from '../../games/playing/showing'
+import { stepPictures, type StepPicture } from '../../games/playing/step-pictures'
 import { textsOf } from '../../games/texts'
 import { nameOf } from '../../things'
 import { at, type Piece } from '../piece'
@@ -62,9 +63,12 @@ export function taskCard(
   const from = head + 11 * letters
   const wordy = form !== 'signs'
   const needs = needsOf(game, params, left, across, letters, wordy)
-  const steps = wordy
-    ? stepsInWords(texts.steps, left, across, letters)
-    : stepsInSigns(texts.steps, left, across, letters)
+  const pictures = stepPictures(
+    game,
+    params,
+    texts.steps.map(([gesture]) => gesture),
+  )
+  const steps = (wordy ? stepsInWords : stepsInSigns)(texts.steps, pictures, left, across, letters)
   // The picture has what the rest leaves.
   const room = foot.top - from - needs.height - steps.height - 12 * letters
   const picture = pictureMarks(game, params, across, Math.max(24 * letters, room))
@@ -149,36 +153,83 @@ function needsOf(
 
 type Steps = ReturnType<typeof textsOf>['steps']
 
-/** Its number, the sign of what the hand or the voice does, and the words. */
-function stepsInWords(steps: Steps, left: number, across: number, letters: number): Block {
+type Pictures = readonly (StepPicture | null)[]
+
+/** What a step looks like, round (0, 0): a part of the table, what is said, or the sign of the gesture alone. */
+function stepMarks(
+  [gesture]: Steps[number],
+  picture: StepPicture | null,
+  width: number,
+  height: number,
+): Mark[] {
+  if (picture === null) return [signMarks(gesture, Math.min(width, height) * 0.72)]
+  if (picture.kind === 'said') {
+    const size = sizeFor(picture.words, width * 0.86, height * 0.3)
+    return [
+      box(0, 0, width, height * 0.62, height * 0.2, 'sheet', 'ink', 0.35),
+      textRound(picture.words, 0, size * 0.36, { size }),
+    ]
+  }
+  const { layout, scene } = picture
+  const scale = Math.min(width / layout.width, height / layout.height)
+  const drawn = tableMarks(layout, scene).map((mark) => scaled(mark, scale))
+  return [at((-layout.width * scale) / 2, (-layout.height * scale) / 2, drawn, 'step')]
+}
+
+/** Its number, what it looks like, and the words. */
+function stepsInWords(
+  steps: Steps,
+  pictures: Pictures,
+  left: number,
+  across: number,
+  letters: number,
+): Block {
   const size = 7.4 * letters
   const marks: Mark[] = [textFrom('How to play', left, 6 * letters, { size: 6.6 * letters, heavy: true })]
   let y = 11 * letters
-  const indent = 30 * letters
-  steps.forEach(([gesture, words], i) => {
-    const text = paragraph(words, left + indent, y, across - indent, { size })
-    const middle = y + size * 0.66
+  const [wide, high] = [25 * letters, 12 * letters]
+  const indent = 12 * letters + wide + 5 * letters
+  steps.forEach((step, i) => {
+    const [, words] = step
+    const written = size * leading * linesOf(words, across - indent, { size }).length
+    const tall = Math.max(written, high)
+    // Words and picture of a step share their middle.
+    const middle = y + tall / 2
+    const text = paragraph(words, left + indent, middle - written / 2, across - indent, { size })
     marks.push(
       disc(left + 5 * letters, middle, 5 * letters, 'none', 'ink', 0.45),
       textRound(String(i + 1), left + 5 * letters, middle + 2 * letters, { size: 5.6 * letters }),
-      at(left + 19 * letters, middle, [signMarks(gesture, 11 * letters)], `sign ${i}`),
+      at(left + 12 * letters + wide / 2, middle, stepMarks(step, pictures[i], wide, high), `sign ${i}`),
       ...text.marks,
     )
-    y = Math.max(text.y, y + 12 * letters) + 2.2 * letters
+    y += tall + 1.6 * letters
   })
   return { marks, height: y }
 }
 
 /** Large signs in a row, in their order: for who does not read yet. */
-function stepsInSigns(steps: Steps, left: number, across: number, letters: number): Block {
+function stepsInSigns(
+  steps: Steps,
+  pictures: Pictures,
+  left: number,
+  across: number,
+  letters: number,
+): Block {
   const width = across / steps.length
   const height = 58 * letters
-  const marks = steps.flatMap(([gesture], i) => {
+  const marks = steps.flatMap((step, i) => {
+    const picture = pictures[i]
+    const [wide, high] = [width - 10, 27 * letters]
     const x = left + i * width + width / 2
     return [
       box(x, height / 2, width - 4, height, 3, 'sheet', 'ink', 0.5),
-      textRound(String(i + 1), x, 13 * letters, { size: 10 * letters, heavy: true }),
-      at(x, height * 0.62, [signMarks(gesture, Math.min(width - 12, 30 * letters))], `sign ${i}`),
+      textRound(String(i + 1), picture ? x - 5 * letters : x, 13 * letters, {
+        size: 10 * letters,
+        heavy: true,
+      }),
+      at(x, height * 0.66, stepMarks(step, picture, wide, picture ? high : high * 1.3), `sign ${i}`),
+      // Beside the number: what the hand does, where the picture shows the table.
+      ...(picture ? [at(x + 9 * letters, 10 * letters, [signMarks(step[0], 9 * letters)], `hand ${i}`)] : []),
       ...(i > 0 ? [line(`M${x - width / 2 - 1.4} ${height / 2 - 2}l2.8 2l-2.8 2`, 'ink', 0.6)] : []),
     ]
   })

@@ -90,6 +90,13 @@ export const add = ladder('add', 'Add and subtract', [
       notYet: 'Counts from one, or guesses.',
     },
   },
+  between(
+    rung('difference-10', 'how many more', 10, 'Says how many more one amount is than another, to 10.', [
+      'For 8 and 5 counts up from 5: “three more”.',
+      'Puts them side by side with help and counts what is over.',
+      'Says the larger one, or adds them.',
+    ]),
+  ),
   {
     id: 'count-on-20',
     short: 'count on to 20',
@@ -179,4 +186,9 @@ export const add = ladder('add', 'Add and subtract', [
       notYet: 'Subtracts digit by digit the wrong way round.',
     },
   },
+  rung('beyond-100', 'beyond 100', 1000, 'Adds and subtracts ones, tens and hundreds beyond 100.', [
+    'For 268 and 40 says 308 and how it crosses the hundred.',
+    'Works it out with base-ten pieces.',
+    'Adds the 4 to the wrong place.',
+  ]),
 ])

@@ -31,6 +31,7 @@ export const strandIds = [
   'skip-fives',
   'skip-twos',
   'skip-more',
+  'groups',
   'facts',
   'time',
   'pattern',

@@ -76,6 +76,7 @@ export const doorCards = defineGame<Params, State, 'answer', null>({
     level('parts-of-5'),
     level('bonds-10'),
     level('doubles'),
+    level('halves'),
     level('tens-and-ones'),
     level('times-2-5-10'),
   ],

@@ -1,13 +1,14 @@
+import { orList } from '../../../things/or-list'
 import type { LevelTexts } from '../../engine/texts'
 import type { Params } from './hidden-corner'
 
 export const hiddenCornerTexts = (params: Params): LevelTexts => {
-  const { op, high, cover, turn, explain } = params
+  const { op, high, cover, turn, explain, among } = params
   const add = op === 'add'
   const whole = add ? 'total' : 'product'
   const total = cover === 'total'
   return {
-    setUp: `Triangle cards: two ${add ? 'parts' : 'factors'} to ${high} and their ${whole}.`,
+    setUp: `Triangle cards: two ${add ? 'parts' : 'factors'} to ${high}${among ? `, one of them ${orList(among)},` : ''} and their ${whole}.`,
     start: 'Two children face each other; the cards lie face down.',
     end: `Done after ${turn} cards.`,
     steps: [

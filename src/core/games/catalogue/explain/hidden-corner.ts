@@ -11,6 +11,8 @@ const paramsSchema = z.object({
   op: z.enum(['add', 'multiply']).default('add'),
   /** The largest part on a card. */
   high: z.number().int().min(2).max(12),
+  /** One part of each card is among these; null: any part. */
+  among: z.array(z.number().int().min(1).max(12)).min(1).max(6).nullable().default(null),
   /** The partner covers the total, or a part. */
   cover: z.enum(['total', 'part']).default('total'),
   /** Cards turned in a game. */
@@ -22,9 +24,11 @@ const paramsSchema = z.object({
 export type Params = z.infer<typeof paramsSchema>
 
 /** Triangle cards: every unordered pair of parts once. A covered factor of nought could be anything. */
-function triangles({ op, high, cover }: Params): [number, number][] {
+function triangles({ op, high, cover, among }: Params): [number, number][] {
   const low = op === 'multiply' && cover === 'part' ? 1 : 0
-  return range(low, high).flatMap((a) => range(a, high).map((b): [number, number] => [a, b]))
+  return range(low, high)
+    .flatMap((a) => range(a, high).map((b): [number, number] => [a, b]))
+    .filter((parts) => among === null || parts.some((part) => among.includes(part)))
 }
 
 const turned = (params: Params) => Math.min(params.turn, triangles(params).length)
@@ -83,14 +87,15 @@ export const hiddenCorner = defineGame({
     level('parts-5', 'parts to 5', 10, { high: 5, cover: 'part' }),
     level('totals-10', 'totals, parts to 10', 20, { high: 10 }),
     level('parts-10', 'parts to 10', 20, { high: 10, cover: 'part' }),
+    level('products-2-5-10', 'products of 2, 5 and 10', 100, { op: 'multiply', high: 10, among: [2, 5, 10] }),
     level('products', 'products to 10 × 10', 100, { op: 'multiply', high: 10 }),
     level('factors', 'factors to 10', 100, { op: 'multiply', high: 10, cover: 'part' }),
   ],
   players: { min: 2, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
-  marked: ({ op, cover, high }) =>
-    cover === 'part' || high < 10
+  marked: ({ op, cover, high, among }) =>
+    cover === 'part' || high < 10 || among !== null
       ? null
       : op === 'add'
         ? { strand: 'add', step: 'make-ten-20' }
@@ -104,6 +109,6 @@ export const hiddenCorner = defineGame({
     })),
   ],
   table,
-  materials: ({ op, high }) => [perSet({ kind: 'triangle cards', op, to: high })],
+  materials: ({ op, high, among }) => [perSet({ kind: 'triangle cards', op, to: high, among })],
   room: { ...quietTable, alone: false },
 })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { sentenceOf } from '../../../skills/item'
+import type { Chance } from '../../../chance/chance'
+import { itemKey, sentenceOf } from '../../../skills/item'
 import { slips } from '../../../skills/slips'
 import {
   countsFor,
@@ -50,6 +51,16 @@ function claimOf(fact: PracticeItem): string {
   return fact.op === 'compare'
     ? `${fact.answer} is more than ${fact.a === fact.answer ? fact.b : fact.a}`
     : sentenceOf(fact)
+}
+
+/** No statement stands twice on a strip: two alike, one of them untrue, would give the slip away. */
+function differentFacts(kind: QuestionKindId, count: number, chance: Chance): PracticeItem[] {
+  const facts = new Map<string, PracticeItem>()
+  while (facts.size < count) {
+    const fact = question(kind, chance)
+    facts.set(itemKey(fact), fact)
+  }
+  return [...facts.values()]
 }
 
 const table: Table<Params, State, 'mend'> = {
@@ -105,8 +116,7 @@ export const leakyClaim = defineGame<Params, State, 'mend', null>({
   }),
   roll({ params, players, turn, ended, winner, done }, chance, sink) {
     const { kind, statements } = params
-    const facts: PracticeItem[] = []
-    for (let i = 0; i < statements; i++) facts.push(question(kind, chance))
+    const facts = differentFacts(kind, statements, chance)
     const leaky = chance.int(0, statements - 1)
     const wrong = slips(facts[leaky])
     const stated = wrong[chance.int(0, wrong.length - 1)].answer

@@ -118,6 +118,7 @@ export const teamBoard = defineGame<Params, State, number, View>({
   levels: [
     level('to-10', 'to 10', ['parts-of-5', 'count-on-10', 'take-away-10', 'bonds-10']),
     level('to-20', 'to 20', ['doubles', 'make-ten', 'subtract-20']),
+    level('sharing', 'sharing and halves', ['sharing', 'equal-groups', 'halves', 'quarters']),
     level('to-100', 'to 100', ['tens-and-ones', 'gap-100', 'more-or-less-100']),
     level('facts', 'times tables', ['times-2-5-10', 'times-3-4', 'times-6-9', 'factors']),
   ],

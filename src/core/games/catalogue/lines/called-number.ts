@@ -49,7 +49,7 @@ export function worked({ rule }: Call, thrown: readonly number[]): PracticeItem[
       return [{ op: 'multiply', a, b, answer: a * b }]
     case 'difference': {
       const [high, low] = [Math.max(a, b), Math.min(a, b)]
-      return [{ op: 'subtract', a: high, b: low, answer: high - low }]
+      return [{ op: 'subtract', a: high, b: low, answer: high - low, compared: true }]
     }
   }
 }

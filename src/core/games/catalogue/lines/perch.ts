@@ -77,7 +77,7 @@ function worked({ source }: Params, thrown: readonly number[]): PracticeItem[] {
       return [{ op: 'add', a, b: a, answer: 2 * a }]
     case 'difference': {
       const [high, low] = [Math.max(a, b), Math.min(a, b)]
-      return [{ op: 'subtract', a: high, b: low, answer: high - low }]
+      return [{ op: 'subtract', a: high, b: low, answer: high - low, compared: true }]
     }
     case 'ten-more':
       return [

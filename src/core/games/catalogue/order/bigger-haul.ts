@@ -68,7 +68,7 @@ const engine = comparing<Params>({
       sink({
         kind: 'answered',
         player,
-        item: { op: 'subtract', a: high, b: low, answer: high - low },
+        item: { op: 'subtract', a: high, b: low, answer: high - low, compared: true },
         steps: low,
       })
     else

@@ -12,6 +12,7 @@ export const strandBy = new Map(games.map(({ id }, i) => [id, strands[i % strand
 
 /** Invented figures: each game practises one strand, a harder step at each level; most games end in the slot. */
 export const figures: Figures = {
+  around: () => 1,
   profile(gameId, levelId) {
     const strand = strandBy.get(gameId)!
     const { steps } = strandOf(strand)

@@ -1,0 +1,56 @@
+import { games, gameOf } from '../index'
+import { textsOf } from '../texts'
+import { stepPictures } from './step-pictures'
+
+const all = games.flatMap((game) => game.levels.map(({ id, params }) => ({ game, level: id, params })))
+const picturesOf = (game: (typeof games)[number], params: unknown) =>
+  stepPictures(
+    game,
+    params,
+    textsOf(game.id, params).steps.map(([gesture]) => gesture),
+  )
+
+test('every level has a picture for at least one step, on the table or said', () => {
+  const bare = all.filter(({ game, params }) => picturesOf(game, params).every((picture) => picture === null))
+  expect(bare.map(({ game, level }) => `${game.id} ${level}`)).toEqual([])
+})
+
+test('a picture of the table shows whole places, with what lies on them', () => {
+  const faults = all.flatMap(({ game, level, params }) =>
+    picturesOf(game, params).flatMap((picture) => {
+      if (picture?.kind !== 'table') return []
+      const { layout, scene } = picture
+      const ids = layout.spots.map(({ id }) => id)
+      const inside = layout.spots.every(
+        ({ at: [x, y], size: [width, height] }) =>
+          x - width / 2 >= -0.01 &&
+          y - height / 2 >= -0.01 &&
+          x + width / 2 <= layout.width + 0.01 &&
+          y + height / 2 <= layout.height + 0.01,
+      )
+      const lying = scene.things.every(({ at }) => ids.includes(at))
+      const paths = layout.paths.every((path) => path.every((id) => ids.includes(id)))
+      return inside && lying && paths && ids.length > 0 ? [] : [`${game.id} ${level}`]
+    }),
+  )
+  expect(faults).toEqual([])
+})
+
+test('Landfall: the die as it was rolled, the sentence, the marker where it landed', () => {
+  const game = gameOf('landfall')
+  const { params } = game.levels[0]
+  const [rolled, said, moved] = stepPictures(game, params, ['roll', 'say', 'move'])
+  if (rolled?.kind !== 'table' || said?.kind !== 'said' || moved?.kind !== 'table')
+    throw new Error('A picture is missing.')
+  const die = rolled.scene.things.find(({ kind }) => kind === 'die')
+  if (die?.face?.kind !== 'pips') throw new Error('The die shows nothing.')
+  const [, from, by, to] = /^(\d+) \+ (\d+) = (\d+)$/.exec(said.words)!.map(Number)
+  expect([by, from + by]).toEqual([die.face.n, to])
+  const landed = moved.scene.things.find(({ kind, owner }) => kind === 'marker' && owner === 0)
+  expect(moved.layout.spots.find(({ id }) => id === landed?.at)?.face).toEqual({ kind: 'numeral', n: to })
+})
+
+test('a step that the table does not tell keeps its sign', () => {
+  const game = gameOf('landfall')
+  expect(stepPictures(game, game.levels[0].params, ['check', 'pass'])).toEqual([null, null])
+})
