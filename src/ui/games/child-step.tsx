@@ -7,12 +7,12 @@ import { GestureSign } from './gesture-sign'
 export function ChildStep({ step: [gesture, words], picture }: { step: Step; picture: StepPicture | null }) {
   return (
     <li>
-      <span className="step-picture" data-shows={picture?.kind ?? 'sign'}>
+      <GestureSign gesture={gesture} />
+      <span className="step-picture">
         {picture?.kind === 'table' && (
           <Board layout={picture.layout} scene={picture.scene} name={`What it looks like: ${words}`} />
         )}
         {picture?.kind === 'said' && <span className="step-said">{picture.words}</span>}
-        <GestureSign gesture={gesture} />
       </span>
       <span>{words}</span>
     </li>

@@ -50,6 +50,17 @@ test('Landfall: the die as it was rolled, the sentence, the marker where it land
   expect(moved.layout.spots.find(({ id }) => id === landed?.at)?.face).toEqual({ kind: 'numeral', n: to })
 })
 
+test('a move that is shown stays in one row: nothing is left out between its squares', () => {
+  const game = gameOf('landfall')
+  for (const { params } of game.levels) {
+    const [moved] = stepPictures(game, params, ['move'])
+    if (moved?.kind !== 'table') throw new Error('The move is missing.')
+    const numbers = moved.layout.spots.flatMap(({ face }) => (face?.kind === 'numeral' ? [face.n] : []))
+    const [low, high] = [Math.min(...numbers), Math.max(...numbers)]
+    expect(numbers).toHaveLength(high - low + 1)
+  }
+})
+
 test('a step that the table does not tell keeps its sign', () => {
   const game = gameOf('landfall')
   expect(stepPictures(game, game.levels[0].params, ['check', 'pass'])).toEqual([null, null])

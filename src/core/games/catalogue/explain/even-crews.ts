@@ -103,7 +103,7 @@ function crewSpots(kind: CrewKind): Layout {
     )
   const columns = boats[kind] === 5 ? 5 : 2
   return grid(
-    range(0, boats[kind] - 1).map((boat) => ({ id: `boat-${boat}`, shape: 'area' })),
+    range(0, boats[kind] - 1).map((boat) => ({ id: `boat-${boat}`, shape: 'square', tone: 'quiet' })),
     columns,
     columns === 5 ? [28, 32] : [56, 26],
     4,
@@ -128,9 +128,9 @@ const table = respondTable<Params>(
     onTable(
       stacked(
         8,
-        packSpots([80, 40]),
+        packSpots([68, 28]),
         crewSpots(kind),
-        ...(isGrouped(kind) ? [] : [place('waiting', [110, 22])]),
+        ...(isGrouped(kind) ? [] : [place('waiting', [64, 22])]),
       ),
     ),
   ({ params: { kind }, prompt, open }) => {
