@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { startPostgres } from './postgres.cjs'
-import { serving } from './serving.mjs'
+import { serving } from './serving.cjs'
 import {
   browser,
   build,

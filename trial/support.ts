@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer } from 'node:net'
 import { once } from 'node:events'
-import { serving } from '../bin/serving.mjs'
+import { serving } from '../bin/serving.cjs'
 
 export const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 export const say = (line: string) => process.stderr.write(`trial: ${line}\n`)

@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { serving } from '../../bin/serving.mjs'
+import { serving } from '../../bin/serving.cjs'
 
 export interface TestServer {
   url: string

@@ -24,7 +24,7 @@ export const usualStep: Record<StrandId, Record<YearGroup, string>> = {
   'skip-fives': byYear('fives-50 fives-50 fives-50 fives-100 fives-100'),
   'skip-twos': byYear('twos-20 twos-20 twos-20 twos-100 twos-100'),
   'skip-more': byYear('threes-fours threes-fours threes-fours threes-fours sevens'),
-  groups: byYear('share-12 odd-even-10 half-20 quarter-20 quarter-20'),
+  groups: byYear('share-12 equal-groups-20 rows-25 quarter-20 quarter-20'),
   facts: byYear('x2-10-5 x2-10-5 x2-10-5 x3-4 x6-9'),
   time: byYear('hour hour half-hour quarter quarter'),
   pattern: byYear('pattern-ab pattern-aab pattern-abc pattern-abc pattern-abc'),

@@ -272,8 +272,10 @@ test('Pattern Chain: going on from two parts that lie there', () => {
 
 test('Team Board: a question of the third row is worth three, and the wall empties', () => {
   const state = start('team-board', { level: 'to-20', players: 2 })
-  const asked = { ...state, questions: Array(3).fill({ op: 'add', a: 6, b: 6, answer: 12 }), luck: 1 }
-  const { next } = make('team-board', asked, 6)
+  const double = (a: number) => ({ op: 'add', a, b: a, answer: 2 * a })
+  const column = [double(6), double(7), double(9)]
+  const { next, events } = make('team-board', { ...state, questions: [column, column, column], luck: 1 }, 6)
+  expect(events).toContainEqual(expect.objectContaining({ kind: 'answered', item: double(9) }))
   expect(next.scores).toEqual([3, 0])
   expect(next.open[6]).toBe(false)
 })

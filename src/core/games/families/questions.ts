@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import type { PracticeItem } from '../../skills'
+import { itemKey, largestNumber, type PracticeItem } from '../../skills/item'
 
 interface QuestionKind {
   title: string
@@ -221,6 +221,22 @@ export const questionKindIds = Object.keys(questionKinds) as [QuestionKindId, ..
 /** A question of this kind. */
 export const question = (kind: QuestionKindId, chance: Chance): PracticeItem =>
   questionKinds[kind].ask(chance)
+
+/**
+ * So many different questions of a kind, easy to hard: more to count is harder, then larger numbers; of two to compare those
+ * that lie closer. Common practice, no source. As far as the kind has so many.
+ */
+export function questionsInOrder(kind: QuestionKindId, count: number, chance: Chance): PracticeItem[] {
+  const drawn = new Map<string, PracticeItem>()
+  for (let tries = 0; drawn.size < count && tries < 20 * count; tries++) {
+    const item = question(kind, chance)
+    drawn.set(itemKey(item), item)
+  }
+  return [...drawn.values()].sort((a, b) => hardness(a) - hardness(b))
+}
+
+const hardness = (item: PracticeItem): number =>
+  item.op === 'compare' ? -Math.abs(item.a - item.b) : 1000 * countsFor(item) + largestNumber(item)
 
 /** Counts needed to work an item out by counting up; 0 where it is known or read. */
 export function countsFor(item: PracticeItem): number {

@@ -1,10 +1,11 @@
 import { seededChance } from '../../chance/chance'
 import { faceMarks } from '../../drawing/faces'
 import { line } from '../../drawing/marks'
-import { question, type QuestionKindId } from '../../games/families/questions'
+import { question, questionsInOrder, type QuestionKindId } from '../../games/families/questions'
 import { itemAsked, itemKey } from '../../skills'
 import { words, type Face } from '../../things/face'
 import { framed, range, type Piece } from '../piece'
+import { textRound } from '../text'
 
 type Size = readonly [width: number, height: number]
 
@@ -32,17 +33,36 @@ export const faceCard = (face: Face, size: Size = card): Piece => ({
 /** Cards of a pack where a game counts packs. */
 export const fullPack = 30
 
+/** Cards of a wall, row by row: those of a lower row are harder and worth more, which stands on them. */
+function wallCards(count: number, columns: readonly QuestionKindId[], rows: number, seed: number): Piece[] {
+  const chance = seededChance(seed)
+  const inColumns = columns.map((kind) => questionsInOrder(kind, rows, chance))
+  return range(0, count - 1).map((i) => {
+    const row = Math.floor(i / columns.length) % rows
+    const inColumn = inColumns[i % columns.length]
+    const item = inColumn[Math.min(row, inColumn.length - 1)]
+    const points = row === 0 ? '1 point' : `${row + 1} points`
+    const [width, height] = wide
+    const card = faceCard(words(itemAsked(item)), wide)
+    const label = textRound(points, 0, height / 2 - 4, { size: 4.5, tone: 'soft' })
+    return { ...card, width, height, marks: [...card.marks, label] }
+  })
+}
+
 /** Cards with a question of the kinds a level asks, no question twice as long as there are others; null: it asks none. */
 export function questionCards(count: number, params: unknown, seed: number): Piece[] | null {
-  const { kind, columns } = params as { kind?: QuestionKindId; columns?: QuestionKindId[] }
-  const kinds = columns ?? (kind ? [kind] : [])
-  if (kinds.length === 0) return null
+  const { kind, columns, rows } = params as {
+    kind?: QuestionKindId
+    columns?: QuestionKindId[]
+    rows?: number
+  }
+  if (columns && rows) return wallCards(count, columns, rows, seed)
+  if (!kind) return null
   const chance = seededChance(seed)
   const asked = new Set<string>()
-  return range(0, count - 1).map((i) => {
-    let item = question(kinds[i % kinds.length], chance)
-    for (let tries = 0; tries < 30 && asked.has(itemKey(item)); tries++)
-      item = question(kinds[i % kinds.length], chance)
+  return range(0, count - 1).map(() => {
+    let item = question(kind, chance)
+    for (let tries = 0; tries < 30 && asked.has(itemKey(item)); tries++) item = question(kind, chance)
     asked.add(itemKey(item))
     return faceCard(words(itemAsked(item)), wide)
   })

@@ -17,7 +17,7 @@ export const teamBoardTexts = (params: Params): LevelTexts => {
       ['say', 'Say how you know.'],
     ],
     rules: [
-      `Your team chooses a question; lower rows are worth more, up to ${rows}.`,
+      `Your team chooses a question; lower rows are harder and worth more, up to ${rows}.`,
       'Talk about it and agree on an answer.',
       'Any child of the team may be asked how you found it.',
       'Right: the points are yours. Not yet: find it together, no points.',

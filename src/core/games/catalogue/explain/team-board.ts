@@ -3,9 +3,9 @@ import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
 import {
   countsFor,
-  question,
   questionKindIds,
   questionKinds,
+  questionsInOrder,
   type QuestionKindId,
 } from '../../families/questions'
 import { bestOf, defineGame, levelOf, nextTurn, replaced } from '../../engine/game'
@@ -30,8 +30,8 @@ interface State extends GameState {
   params: Params
   open: readonly boolean[]
   scores: readonly number[]
-  /** A question for whichever place is chosen, and the luck of the answer in tenths. */
-  questions: readonly PracticeItem[]
+  /** For each column a question for each row, easy to hard, and the luck of the answer in tenths. */
+  questions: readonly (readonly PracticeItem[])[]
   luck: number
 }
 
@@ -43,14 +43,15 @@ const places = ({ columns, rows }: Params) => columns.length * rows
 const rowOf = ({ columns }: Params, place: number) => Math.floor(place / columns.length)
 
 function roll({ params, players, turn, ended, winner, open, scores }: State, chance: Chance): State {
-  const questions = params.columns.map((kind) => question(kind, chance))
+  const questions = params.columns.map((kind) => questionsInOrder(kind, params.rows, chance))
   return { params, players, turn, ended, winner, open, scores, questions, luck: chance.int(1, 10) }
 }
 
 function play(state: State, place: number | null, sink?: Sink): State {
   if (place === null) return { ...state, turn: nextTurn(state) }
   const { params, players, open, scores, questions, luck, turn: player } = state
-  const item = questions[place % params.columns.length]
+  const inColumn = questions[place % params.columns.length]
+  const item = inColumn[Math.min(rowOf(params, place), inColumn.length - 1)]
   sink?.({ kind: 'called', player, words: 'question' })
   sink?.({ kind: 'answered', player, item, steps: countsFor(item) })
   sink?.({ kind: 'explained', player })

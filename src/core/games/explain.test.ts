@@ -77,6 +77,23 @@ test('no statement stands twice on a strip of Leaky Claim', () => {
     }
 })
 
+test('Team Board: a lower row is never easier, and no question stands twice in a column', () => {
+  const board = gameOf('team-board')
+  const hard = (item: PracticeItem) => {
+    if (item.op === 'subtract') return Math.min(item.b, item.answer)
+    return item.op === 'add' ? Math.min(item.a, item.b) : null
+  }
+  for (const { params } of board.levels)
+    for (let seed = 1; seed <= 40; seed++) {
+      const { questions } = board.roll(board.setup(params, 2), seededChance(seed))
+      for (const column of questions as PracticeItem[][]) {
+        expect(new Set(column.map(itemAsked)).size).toBe(column.length)
+        const counted = column.map(hard).filter((counts) => counts !== null)
+        expect([...counted].sort((a, b) => a - b)).toEqual(counted)
+      }
+    }
+})
+
 test('Hidden Corner of 2, 5 and 10: every card has one of them', () => {
   const corner = gameOf('hidden-corner')
   const { params } = corner.levels.find(({ id }) => id === 'products-2-5-10')!
