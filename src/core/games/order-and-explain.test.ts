@@ -274,7 +274,8 @@ test('Team Board: a question of the third row is worth three, and the wall empti
   const state = start('team-board', { level: 'to-20', players: 2 })
   const double = (a: number) => ({ op: 'add', a, b: a, answer: 2 * a })
   const column = [double(6), double(7), double(9)]
-  const { next, events } = make('team-board', { ...state, questions: [column, column, column], luck: 1 }, 6)
+  const asked = { ...state, questions: [column, column, column], luck: 1 }
+  const { next, events } = make('team-board', asked, 6)
   expect(events).toContainEqual(expect.objectContaining({ kind: 'answered', item: double(9) }))
   expect(next.scores).toEqual([3, 0])
   expect(next.open[6]).toBe(false)

@@ -270,7 +270,7 @@ export function itemAsked(item: PracticeItem): string {
     case 'add':
       return `${item.a} + ${item.b} = ?`
     case 'subtract':
-      return item.compared ? `How many more is ${item.a} than ${item.b}?` : `${item.a} − ${item.b} = ?`
+      return `${item.a} − ${item.b} = ?`
     case 'missing':
       return `${item.part} + ? = ${item.whole}`
     case 'multiply':
