@@ -264,7 +264,11 @@ export function timeInWords(hour: number, minute: number): string {
   return `${at}:${String(minute).padStart(2, '0')}`
 }
 
-/** The item as it is asked, with a gap where the answer goes: what stands on a card or before the class. */
+/** The item as a card asks it: where a gap alone would not tell what belongs in it, the question stands there. */
+export const askedOnCard = (item: PracticeItem): string =>
+  item.op === 'odd-even' ? `${item.of}: odd or even?` : itemAsked(item)
+
+/** The item as it is asked, with a gap where the answer goes: what stands before the class. */
 export function itemAsked(item: PracticeItem): string {
   switch (item.op) {
     case 'add':
@@ -284,7 +288,7 @@ export function itemAsked(item: PracticeItem): string {
     case 'part-of':
       return `${partWords[item.parts]} of ${item.of} = ?`
     case 'odd-even':
-      return `${item.of}: odd or even?`
+      return `${item.of} is ?`
     case 'compare':
       return item.ask === 'more' ? `${item.a} or ${item.b}: more?` : `${item.a} or ${item.b}: less?`
     case 'neighbour': {

@@ -15,9 +15,11 @@ export function Sentence({
   'data-asked'?: string
 }) {
   const equals = text.search(/[=<>]/)
+  // Words take more room than numbers and signs.
+  const size = /[a-z]{3}/.test(text) ? ' in-words' : ''
   const parts = equals > 0 ? [text.slice(0, equals), text.slice(equals)] : [text]
   return (
-    <p className={className} {...data}>
+    <p className={className + size} {...data}>
       {parts.map((part, i) => (
         <Fragment key={part}>
           {i > 0 && ' '}

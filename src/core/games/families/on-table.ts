@@ -1,4 +1,4 @@
-import { itemAsked, type PracticeItem } from '../../skills/item'
+import { askedOnCard, type PracticeItem } from '../../skills/item'
 import {
   beside,
   numeral,
@@ -79,4 +79,4 @@ export const packThings = (kind: ThingKind, open?: Face | null, many?: number): 
 ]
 
 /** What a card asks, in words: the sentence with a gap. */
-export const asking = (item: PracticeItem): Face => words(itemAsked(item))
+export const asking = (item: PracticeItem): Face => words(askedOnCard(item))
