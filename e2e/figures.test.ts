@@ -57,7 +57,7 @@ test.each([
   ['landfall', 'to-20-die', 2, 4],
   ['landfall', 'to-15-cards', 3, 6],
   ['tower-bay', 'spinner-10', 3, 10],
-  ['the-gap', 'to-20', 2, 5],
+  ['the-gap', 'to-20', 2, 6],
   ['perch', 'two-dice', 2, 10],
   ['five-flags', 'two-dice', 4, 10],
 ])('every figure on the page of %s, %s equals analyse', async (game, level, players, slotMinutes) => {
