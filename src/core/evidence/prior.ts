@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stepOf, type StrandId } from '../skills'
+import { stepIndex, strandOf, type StrandId } from '../skills'
 
 export const yearGroups = ['Reception', 'Year 1', 'Year 2', 'Year 3', 'Year 4'] as const
 export type YearGroup = (typeof yearGroups)[number]
@@ -46,10 +46,16 @@ export function placementByYear(strand: StrandId, year: YearGroup): Placement {
   return { step: usualStep[strand][year], sureness: 'unknown' }
 }
 
+/** Logits above a step's difficulty from which four answers in five are right alone, and a little more. */
+const secureAbove = Math.log(4) + 0.06
+
 /**
- * Prior ability of a placed child. Placed on a step means working on it: half the answers or a few
- * more are right alone, so the mean stands just above the step's difficulty.
+ * Prior ability of a placed child. Placed on a step means working on it: half the answers or a few more are right alone, so
+ * the mean stands just above the step's difficulty; and the step below is no longer worked on, however near it is.
  */
 export function priorOf(strand: StrandId, { step, sureness }: Placement): { mean: number; sd: number } {
-  return { mean: stepOf({ strand, step }).difficulty + 0.5, sd: spread[sureness] }
+  const { steps } = strandOf(strand)
+  const at = stepIndex({ strand, step })
+  const below = steps[at - 1]?.difficulty ?? -Infinity
+  return { mean: Math.max(steps[at].difficulty + 0.5, below + secureAbove), sd: spread[sureness] }
 }

@@ -44,8 +44,8 @@ const stepSpacing = 1.5
 type Rung = Omit<Step, 'difficulty' | 'range'> & { to: number; from?: number; between?: true }
 
 /**
- * Lays rungs on the strand's scale, the first at zero. One that was put in later stands halfway between its
- * neighbours, so that what is believed of children on the others stays as it is; of two in one gap at thirds.
+ * Lays rungs on the strand's scale, the first at zero. One that was put in later stands between its neighbours, so that
+ * what is believed of children on the others stays as it is.
  */
 export function ladder(id: StrandId, title: string, rungs: readonly Rung[]): Strand {
   return {
@@ -67,7 +67,8 @@ function placeOnScale(rungs: readonly Rung[], index: number): number {
   while (rungs[first - 1]?.between) first--
   let last = index
   while (rungs[last + 1]?.between) last++
-  return steady - 1 + (index - first + 1) / (last - first + 2)
+  // In the lower third of the gap: a child placed on the rung above is still working on that one, see `priorOf`.
+  return steady - 1 + (index - first + 1) / (3 * (last - first + 1))
 }
 
 /** The same put in later between two others. */
