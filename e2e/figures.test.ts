@@ -55,7 +55,6 @@ async function workedOut(): Promise<string> {
 
 test.each([
   ['landfall', 'to-20-die', 2, 4],
-  ['landfall', 'to-15-cards', 3, 6],
   ['tower-bay', 'spinner-10', 3, 10],
   ['the-gap', 'to-20', 2, 6],
   ['perch', 'two-dice', 2, 10],

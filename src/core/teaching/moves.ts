@@ -44,6 +44,7 @@ type OtherMove =
   | 'counts-things'
   | 'over-the-ten'
   | 'both-parts'
+  | 'groups-not-sum'
 
 export type MoveId = SlipReason | OtherMove
 
@@ -595,6 +596,17 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
     ],
     say: 'After nine comes a new ten. Which ten comes now?',
     worked: 'The next ten comes without the grid, on the way on and on the way back.',
+  },
+  'groups-not-sum': {
+    title: 'How many groups, how many in each',
+    need: 'counters, rings of string',
+    do: [
+      'Lay three rings; point at each: “one group, two groups, three groups”.',
+      'Put four counters in every ring; point inside: “four in each”.',
+      'Count in fours, a ring at a time. Then lay 4 rings of 3: the same number?',
+    ],
+    say: 'Which number tells the groups? Which tells how many are in each?',
+    worked: 'Says what each number counts before working it out.',
   },
   'unequal-shares': {
     title: 'One for you, one for you',

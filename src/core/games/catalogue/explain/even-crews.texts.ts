@@ -17,7 +17,8 @@ const unequal: LevelTexts['misconceptions'][number] = {
 const addsBoth: LevelTexts['misconceptions'][number] = {
   seen: 'Says 7 for 3 groups of 4.',
   ask: 'What does the 3 count, and what does the 4 count?',
-  move: 'added',
+  move: 'groups-not-sum',
+  slip: 'added',
 }
 
 const own: Record<CrewKind, Own> = {
@@ -47,7 +48,7 @@ const own: Record<CrewKind, Own> = {
     steps: [
       ['count', 'Count out the crew.'],
       ['place', 'Put them in twos.'],
-      ['look', 'Is one left with no friend?'],
+      ['check', 'Is one left with no friend?'],
       ['say', 'Say odd or even.'],
     ],
     rules: [
@@ -125,7 +126,7 @@ const own: Record<CrewKind, Own> = {
     steps: [
       ['place', 'Lay the rows, one below the next.'],
       ['count', 'Count in steps, a row each.'],
-      ['look', 'Look from the side. Is it still the same?'],
+      ['check', 'Look from the side. Is it still the same?'],
       ['say', 'Say how many in all.'],
     ],
     rules: [
