@@ -1,4 +1,6 @@
+import { aroundPlay } from '@/core/analysis/around'
 import { isPlausible, paceAfter, paceFactor, unknownPace } from '@/core/evidence/class-pace'
+import { gameOf } from '@/core/games'
 import type { Habits } from '@/core/planning/session/habits'
 import { deleteFinished, deleteLikings, likingNotes, timedGames } from '@/data/queries/outcomes'
 import type { ClassScope } from '@/data/scope'
@@ -12,12 +14,19 @@ const mostTimed = 60
 /** To the next twentieth: more is not known of it, and figures that were worked out stay good longer. */
 const rounded = (factor: number) => Math.round(factor * 20) / 20
 
+const setUpOf = (gameId: string, levelId: string, players: number) => {
+  const game = gameOf(gameId)
+  return aroundPlay(game, game.levels.find(({ id }) => id === levelId)!.params, players).setUp
+}
+
 /** What a class has shown of itself: its pace from the games that were timed, and what its groups liked. */
 export async function habitsOf(scope: ClassScope): Promise<Habits> {
   const [timed, notes] = await Promise.all([timedGames(scope, mostTimed), likingNotes(scope)])
-  const pace = timed.reduce((before, { gameId, levelId, minutes }) => {
+  const pace = timed.reduce((before, { gameId, levelId, minutes, first }) => {
     // Where the time ends a game, how long it took says nothing.
-    const expected = levelMeasure(gameId, levelId).minutes?.mean
+    const measure = levelMeasure(gameId, levelId)
+    const playing = measure.minutes?.mean
+    const expected = playing && playing + (first ? setUpOf(gameId, levelId, measure.players) : 0)
     return expected && isPlausible(expected, minutes) ? paceAfter(before, expected, minutes) : before
   }, unknownPace)
   return {

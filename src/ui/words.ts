@@ -12,12 +12,12 @@ export const inHundred = (share: number) => String(Math.round(share * 100))
 export const oneDecimal = (value: number) =>
   value < 20 ? value.toFixed(1).replace(/\.0$/, '') : String(Math.round(value))
 
-/** Minutes no finer than they are guessed, to halves: “half a minute”, “a minute”, “1½ minutes”. */
+/** Minutes no finer than they are guessed, to halves: “about half a minute”, “about 1½ minutes”. */
 export function minutesInWords(minutes: number): string {
   const halves = Math.max(1, Math.round(2 * minutes))
-  if (halves === 1) return 'half a minute'
-  if (halves === 2) return 'a minute'
-  return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} minutes`
+  if (halves === 1) return 'about half a minute'
+  if (halves === 2) return 'about a minute'
+  return `about ${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} minutes`
 }
 
 /** “3 of 4 in zone, 1 not known yet” */

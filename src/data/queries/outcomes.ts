@@ -77,12 +77,20 @@ export interface TimedGame {
   gameId: string
   levelId: string
   minutes: number
+  /** The first of its visit: timed from when the group came, laying out included. */
+  first: boolean
 }
 
 /** The latest games that were finished, oldest first. */
 export async function timedGames({ db, classId }: ClassScope, most: number): Promise<TimedGame[]> {
   const rows = await db
-    .select({ gameId: station.gameId, levelId: visit.levelId, minutes: finishedGame.minutes })
+    .select({
+      gameId: station.gameId,
+      levelId: visit.levelId,
+      minutes: finishedGame.minutes,
+      first: sql<boolean>`row_number() over (partition by ${finishedGame.visitId}
+        order by ${finishedGame.madeAt}, ${finishedGame.id}) = 1`,
+    })
     .from(finishedGame)
     .innerJoin(visit, eq(visit.id, finishedGame.visitId))
     .innerJoin(station, eq(station.id, visit.stationId))
