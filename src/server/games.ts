@@ -345,7 +345,7 @@ async function chosenByChance(game: AnyGame, input: FiguresInput): Promise<numbe
 /** Advice was tried beforehand for the usual sets of every level; for others it is worked out now. */
 async function adviceFor(input: FiguresInput, measure: LevelMeasure | null): Promise<SoFar<Advice[]>> {
   if (measure && measure.players === input.players)
-    return { state: 'done', value: adviceIn(measure.tried, Math.floor(input.slotMinutes ?? 12)) }
+    return { state: 'done', value: adviceIn(measure.tried, input.slotMinutes ?? 12) }
   return soFar('advise', input)
 }
 

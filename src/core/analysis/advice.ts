@@ -75,7 +75,7 @@ export function tryChanges(input: AnalyseInput, analysis: Analysis): Tried {
 /**
  * Of the changes tried those that clearly help in a slot: a change that finishes more often must be needed, one
  * that spares waiting must not cost the finish. By how much they help; at most four.
- * @param slotMinutes whole minutes, at most 60
+ * @param slotMinutes minutes to play in, at most 60
  */
 export function adviceIn({ before: plain, changes }: Tried, slotMinutes: number): Advice[] {
   if (!plain) return []
@@ -107,9 +107,16 @@ function effectOf(analysis: Analysis): Effect | null {
   }
 }
 
+/** Between two whole minutes in proportion. */
+function between(within: readonly number[], minutes: number): number {
+  const whole = Math.floor(minutes)
+  const low = within[whole]
+  return low + ((within[whole + 1] ?? low) - low) * (minutes - whole)
+}
+
 const inSlot = ({ within, ...rest }: Effect, slotMinutes: number): EffectInSlot => ({
   ...rest,
-  finishInSlot: within?.[Math.min(minutesKept, slotMinutes)] ?? null,
+  finishInSlot: within && between(within, Math.min(minutesKept, slotMinutes)),
 })
 
 function gainOf(

@@ -78,7 +78,7 @@ export const jobs = {
 
   advise: (input: FiguresInput): Advice[] => {
     const parsed = analyseInputSchema.parse(input)
-    return adviceIn(tryChanges(parsed, analyse(parsed)), Math.floor(parsed.slotMinutes))
+    return adviceIn(tryChanges(parsed, analyse(parsed)), parsed.slotMinutes)
   },
 
   /** What is hard to bear in it: of games that are played. */
