@@ -78,6 +78,17 @@ test('a game page says what choosing by chance costs, and refuses rules that mak
   expect(refused.refused).toEqual(['A squall lies on or beyond the last square.'])
 })
 
+test('a game page has its pictures where they are looked at', async () => {
+  const classId = await newClass()
+  const of = (more: object) => gamePage(viewer, { classId, gameId: 'landfall', ...more })
+  const { pictures, texts } = await of({})
+  expect(pictures!.steps).toHaveLength(texts.steps.length)
+  expect(pictures!.steps.filter((step) => step !== null).length).toBeGreaterThan(2)
+  expect(pictures!.table.scene.things.length).toBeGreaterThan(0)
+  expect((await of({ view: 'figures' })).pictures).toBeNull()
+  expect((await of({ view: 'teach' })).pictures).toBeNull()
+})
+
 test('a Reception class of whom nothing is known is offered no products, and still has games enough', () => {
   const child = {
     followed: ['add' as const, 'how-many' as const, 'numerals' as const],

@@ -7,6 +7,10 @@ import { aroundMinutes } from '@/core/analysis/around'
 import { finishInSlot, usualMinutes } from '@/core/analysis/level-measure'
 import { throughHistory, type Counted, type PlacedOn } from '@/core/evidence/history'
 import { gameOf, games } from '@/core/games'
+import { pictureOf } from '@/core/games/playing/showing'
+import { stepPictures, type StepPicture } from '@/core/games/playing/step-pictures'
+import { textsOf } from '@/core/games/texts'
+import type { Layout, Scene } from '@/core/table'
 import { demonstrate, type Demonstration } from '@/core/games/engine/demonstration'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import type { Figures, PlanContext } from '@/core/planning/session/context'
@@ -72,6 +76,12 @@ function forPage({ practice, ...analysis }: Analysis): LevelFigures {
   return { ...analysis, practice: { ...rest, facts: factTable(items) } }
 }
 
+export interface LevelPictures {
+  table: { layout: Layout; scene: Scene }
+  /** One for each step; null: its sign says it all. */
+  steps: (StepPicture | null)[]
+}
+
 /** What is worked out beside the server's own thread. */
 export const jobs = {
   analyse: (input: FiguresInput): LevelFigures => forPage(analyse(analyseInputSchema.parse(input))),
@@ -99,6 +109,13 @@ export const jobs = {
   }): Demonstration => {
     const game = gameOf(id)
     return demonstrate(game, game.levels.find((one) => one.id === level)!.params, players)
+  },
+
+  /** What a level looks like: its table after a few goes, and each step of a child; chosen by playing it. */
+  pictures: ({ game: id, params }: { game: string; params: unknown }): LevelPictures => {
+    const game = gameOf(id)
+    const gestures = textsOf(id, params).steps.map(([gesture]) => gesture)
+    return { table: pictureOf(game, params), steps: stepPictures(game, params, gestures) }
   },
 
   throughHistory: ({ placed, history }: { placed: PlacedOn; history: Counted[] }) =>

@@ -1,7 +1,4 @@
 import Link from 'next/link'
-import { gameOf } from '@/core/games'
-import { pictureOf } from '@/core/games/playing/showing'
-import { stepPictures } from '@/core/games/playing/step-pictures'
 import type { gamePage } from '@/server/games'
 import { Board } from '../board/board'
 import { many, minutesInWords } from '../words'
@@ -11,18 +8,16 @@ type Page = Awaited<ReturnType<typeof gamePage>>
 
 /** The table after a few goes, and what an adult does and says to begin: enough to run it from this page alone. */
 export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
-  const { game, level, texts, rules, materials, pages, around } = page
-  const { layout, scene } = pictureOf(gameOf(game.id), rules)
-  const pictures = stepPictures(
-    gameOf(game.id),
-    rules,
-    texts.steps.map(([gesture]) => gesture),
-  )
+  const { game, level, texts, materials, pages, around, pictures } = page
   return (
     <>
       <div className="figures how-to">
         <div className="game-table">
-          <Board layout={layout} scene={scene} name={`${game.title}, ${level.title}`} />
+          {pictures ? (
+            <Board {...pictures.table} name={`${game.title}, ${level.title}`} />
+          ) : (
+            <p className="muted">With these rules the picture takes too long to find.</p>
+          )}
         </div>
         <dl className="set-up">
           <dt>Set up</dt>
@@ -50,7 +45,7 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
         <h2 className="section">What children do</h2>
         <ol className="child-steps">
           {texts.steps.map((step, i) => (
-            <ChildStep key={step[1]} step={step} picture={pictures[i]} />
+            <ChildStep key={step[1]} step={step} picture={pictures?.steps[i] ?? null} />
           ))}
         </ol>
         <h2 className="section">For {materials.children} children</h2>

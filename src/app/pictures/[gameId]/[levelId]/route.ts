@@ -1,6 +1,6 @@
 import { gameIdSchema, gameOf } from '@/core/games'
-import { pictureOf } from '@/core/games/playing/showing'
 import { svgOf } from '@/core/drawing/svg'
+import { picturesOf } from '@/server/pictures'
 
 /** The picture of a game at a level: of rules alone, the same for everybody. */
 export async function GET(
@@ -12,7 +12,9 @@ export async function GET(
   const level = id.success ? gameOf(id.data).levels.find((one) => one.id === levelId) : undefined
   if (!id.success || !level) return new Response('There is no such picture.', { status: 404 })
   const game = gameOf(id.data)
-  const { layout, scene } = pictureOf(game, level.params)
+  const pictures = await picturesOf(game.id, level.params)
+  if (!pictures) return new Response('This picture takes too long to find.', { status: 503 })
+  const { layout, scene } = pictures.table
   return new Response(svgOf(layout, scene, `${game.title}, ${level.title}`), {
     headers: { 'Content-Type': 'image/svg+xml; charset=utf-8', 'Cache-Control': 'public, max-age=3600' },
   })
