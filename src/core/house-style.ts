@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { movingUpSchema } from './evidence/moving-up'
 import { groupingModeSchema } from './grouping/making/mode'
 import { strandIds, type StrandId } from './skills/ladders/strand'
+import { coinageSchema } from './skills/coins'
 import { inSkipOrder, skipOrderSchema } from './skills/skip-order'
 
 /** Where practitioners differ: what a class has settled on. Whatever is left out is done in the usual way. */
@@ -9,6 +10,8 @@ export const houseStyleSchema = z.object({
   grouping: groupingModeSchema.default('similar'),
   movingUp: movingUpSchema.default({ by: 'estimate' }),
   skipOrder: skipOrderSchema.default('tens-fives-twos'),
+  /** What coins are called. */
+  coinage: coinageSchema.default('shells'),
   /** A child may play at a screen, and what it answers is kept. */
   digital: z.boolean().default(false),
   /** Strands that the class does not work on now: nothing of them is offered, and what was seen of them is kept. */

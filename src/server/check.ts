@@ -5,6 +5,7 @@ import { waitUntil, type Belief } from '@/core/evidence/estimate'
 import { placementByYear } from '@/core/evidence/prior'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { strandIds, strandOf, type StrandId } from '@/core/skills'
+import type { Coinage } from '@/core/skills/coins'
 import { answeredOnBoards } from '@/core/skills/on-boards'
 import { workedOn } from '@/core/house-style'
 import { houseStyleOf } from '@/data/queries/house-style'
@@ -34,6 +35,7 @@ export interface CheckPage {
   usual: StrandId[]
   /** What the numbers of its tasks are drawn with: other ones each time. */
   seed: number
+  coinage: Coinage
   /** Children who come after this one. */
   then: { id: string; name: string }[]
 }
@@ -43,6 +45,7 @@ export interface CheckTogetherPage {
   children: { id: string; name: string; strands: BelievedStrand[] }[]
   usual: StrandId[]
   seed: number
+  coinage: Coinage
 }
 
 /** Strands of a check of five minutes. */
@@ -100,6 +103,7 @@ export const checkPage = readingClass(
     return {
       child: { id: child.id, name: child.name },
       seed: freshSeed(),
+      coinage: style.coinage,
       strands,
       usual: known
         ? least.slice(0, usualStrands)
@@ -139,6 +143,6 @@ export const checkTogetherPage = readingClass(
     const openTo = (strand: StrandId) =>
       children.filter((child) => child.strands.some((one) => one.strand === strand && one.open)).length
     const [most] = [...strands].sort((a, b) => openTo(b) - openTo(a))
-    return { children, usual: [most], seed: freshSeed() }
+    return { children, usual: [most], seed: freshSeed(), coinage: style.coinage }
   },
 )

@@ -16,7 +16,7 @@ test('the games index: what fits the group, the room and the slot, at a level th
   const classId = await newClass()
   const groups = await grouped(classId)
   const all = await gamesPage(viewer, { classId })
-  expect(all.rows).toHaveLength(49)
+  expect(all.rows).toHaveLength(50)
   const fitting = async (filter: object) =>
     (await gamesPage(viewer, { classId, ...filter })).rows.filter(({ fits }) => fits)
   for (const { needs } of await fitting({ needs: 'no-dice' })) expect(needs.join()).not.toMatch(/\bdie\b/)

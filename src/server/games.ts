@@ -259,7 +259,11 @@ export const gamePage = readingClass(
   gamePageSchema,
   async (scope, { gameId, levelId, params, players, slotMinutes, view }) => {
     const game = gameOf(gameId)
-    const [{ children }, { pace }] = await Promise.all([groupsWithChildren(scope), habitsOf(scope)])
+    const [{ children }, { pace }, { coinage }] = await Promise.all([
+      groupsWithChildren(scope),
+      habitsOf(scope),
+      houseStyleOf(scope),
+    ])
     const success = successAt(
       gameId,
       children.map(({ rightAlone }) => rightAlone),
@@ -310,7 +314,7 @@ export const gamePage = readingClass(
         children: children.filter((_, child) => best[child] === index).map(({ name }) => name),
       })),
       view,
-      texts: textsOf(gameId, rules),
+      texts: textsOf(gameId, rules, coinage),
       /** The rules as they are played. */
       rules,
       /** Looked at where it is played; null elsewhere, and where playing it for them takes too long. */

@@ -155,6 +155,7 @@ export const childPage = readingClass('childPage', childSchema, async (scope, { 
         style.movingUp.by === 'count' ? style.movingUp : usualCount,
       ),
     movingUp: style.movingUp,
+    coinage: style.coinage,
     group:
       group && grouping
         ? {

@@ -71,6 +71,12 @@ function placeIn(item: PracticeItem): { column: number; row: number } {
       return { column: item.of, row: item.parts }
     case 'odd-even':
       return { column: item.of, row: 0 }
+    case 'coins':
+      return { column: item.answer, row: item.coins.length }
+    case 'pay':
+      return { column: item.price, row: item.answer }
+    case 'change':
+      return { column: item.price, row: item.paid }
     case 'missing':
     case 'factor':
       return { column: item.part, row: item.whole }

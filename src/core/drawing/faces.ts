@@ -112,6 +112,32 @@ function wordMarks(text: string, width: number, height: number): Mark[] {
   }))
 }
 
+/** How wide a coin is drawn, of the widest: what is worth more is larger. */
+const coinSize: Record<number, number> = { 1: 0.66, 2: 0.74, 5: 0.82, 10: 0.88, 20: 0.94, 50: 1 }
+
+/** A coin round (x, y) in a square of so many millimetres: its worth inside a rim. */
+export function coinMarks(worth: number, x: number, y: number, side: number): Mark[] {
+  const r = side * 0.48 * (coinSize[worth] ?? 1)
+  return [
+    disc(x, y, r, 'sheet', 'ink', 0.6),
+    disc(x, y, r * 0.84, 'none', 'ink', 0.25),
+    fitted(String(worth), x, y, r * 1.2, r * 1.1),
+  ]
+}
+
+/** Coins in rows of four. */
+function coinsInRows(coins: readonly number[], width: number, height: number): Mark[] {
+  const columns = Math.min(4, coins.length)
+  const rows = Math.ceil(coins.length / columns)
+  const side = Math.min(width / columns, height / rows)
+  return coins.flatMap((worth, i) => {
+    const row = Math.floor(i / columns)
+    const inRow = Math.min(columns, coins.length - row * columns)
+    const x = ((i % columns) - (inRow - 1) / 2) * side
+    return coinMarks(worth, x, (row - (rows - 1) / 2) * side, side)
+  })
+}
+
 /** A face round (0, 0) in a box of so many millimetres. */
 export function faceMarks(face: Face, width: number, height: number): Mark[] {
   const side = Math.min(width, height)
@@ -166,6 +192,8 @@ export function faceMarks(face: Face, width: number, height: number): Mark[] {
       return chainMarks(face.colours, width, height)
     case 'wheel':
       return wheelMarks(face.sectors, face.at, side)
+    case 'coins':
+      return coinsInRows(face.coins, width, height)
     case 'words':
       return wordMarks(face.text, width, height)
     case 'shade':

@@ -1,7 +1,7 @@
 import type { ThingKind } from '../things'
 import type { SceneThing } from '../table/scene'
 import { inFives } from './amounts'
-import { faceMarks } from './faces'
+import { coinMarks, faceMarks } from './faces'
 import { box, disc, fixed, line, playerTone, type Mark, type Tone } from './marks'
 
 /** How a kind of thing is drawn where nothing else is said. */
@@ -12,6 +12,7 @@ type Form =
   | 'wheel'
   | 'disc'
   | 'ring'
+  | 'coin'
   | 'heap'
   | 'cubes'
   | 'pins'
@@ -36,6 +37,7 @@ const formOf: Partial<Record<ThingKind, Form>> = {
   'pattern strip': 'card',
   counter: 'disc',
   marker: 'ring',
+  coins: 'coin',
   pebble: 'heap',
   token: 'heap',
   find: 'heap',
@@ -69,9 +71,12 @@ export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
       if (face?.kind === 'domino') return [36, 19]
       if (face?.kind === 'triangle') return [34, 32]
       if (face?.kind === 'words' || face?.kind === 'chain') return [46, 16]
+      if (face?.kind === 'coins') return [52, face.coins.length > 4 ? 28 : 16]
       if (face?.kind === 'groups' || face?.kind === 'tens' || (face?.kind === 'frame' && face.cells > 5))
         return [36, 26]
       return [22, 30]
+    case 'coin':
+      return [15, 15]
     case 'disc':
     case 'ring':
       return many > 1 ? [Math.min(5, many) * 8, Math.ceil(many / 5) * 8] : [10, 10]
@@ -221,6 +226,10 @@ export function thingMarks(one: SceneThing, width: number, height: number): Mark
           ]
     case 'ring':
       return [playerShape(owner ?? 0, side / 2, 'none', tone, side * 0.13)]
+    case 'coin':
+      return face?.kind === 'numeral'
+        ? coinMarks(face.n, 0, 0, side)
+        : [disc(0, 0, side * 0.45, 'sheet', 'ink', 0.6)]
     case 'heap':
       return inFives(many, width, height, (x, y, size) => disc(x, y, size * 0.38, 'accent', 'ink', 0.35))
     case 'cubes':
@@ -270,6 +279,8 @@ export function thingInWords({ kind, face, many, owner }: SceneThing): string {
             ? ` ${face.sectors[face.at]}`
             : face.kind === 'sum'
               ? ` ${face.a} + ${face.b}`
-              : ''
+              : face.kind === 'coins'
+                ? ` coins of ${face.coins.join(', ')}`
+                : ''
   return `${many === undefined ? '' : `${many} × `}${kind}${whose}${shown}`
 }

@@ -4,7 +4,8 @@ import { usualStep, yearGroups, type YearGroup } from './prior'
 
 /**
  * The year group in which a strand is usually begun; before it, nothing speaks for offering it. Tables of 2, 5 and 10 in
- * Year 2, of 3, 4 and 8 in Year 3, steps of 2, 5 and 10, tens and ones and the hour in Year 1: national curriculum for
+ * Year 2, of 3, 4 and 8 in Year 3, steps of 2, 5 and 10, tens and ones, coins and the hour in Year 1; bonds to 5 at the end of
+ * Reception: national curriculum for
  * England, mathematics programmes of study (2013), from memory. The others: common practice, no source.
  */
 const usuallyBegun: Record<StrandId, YearGroup> = {
@@ -21,6 +22,8 @@ const usuallyBegun: Record<StrandId, YearGroup> = {
   'skip-fives': 'Year 1',
   'skip-twos': 'Year 1',
   time: 'Year 1',
+  coins: 'Year 1',
+  recall: 'Reception',
   facts: 'Year 2',
   'skip-more': 'Year 3',
 }

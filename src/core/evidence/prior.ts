@@ -26,6 +26,8 @@ export const usualStep: Record<StrandId, Record<YearGroup, string>> = {
   'skip-more': byYear('threes-fours threes-fours threes-fours threes-fours sevens'),
   groups: byYear('share-12 equal-groups-20 rows-25 quarter-20 quarter-20'),
   facts: byYear('x2-10-5 x2-10-5 x2-10-5 x3-4 x6-9'),
+  coins: byYear('like-coins-20 like-coins-20 coins-50 change-20 change-20'),
+  recall: byYear('recall-5 recall-5 recall-10 recall-20 recall-20'),
   time: byYear('hour hour half-hour quarter quarter'),
   pattern: byYear('pattern-ab pattern-aab pattern-abc pattern-abc pattern-abc'),
 }

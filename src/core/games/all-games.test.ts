@@ -33,9 +33,9 @@ const plays = fc.record({
 })
 const playersOf = (game: AnyGame, more: number) => Math.min(game.players.max, game.players.min + more)
 
-test('forty-nine games, each id once, at least three levels each', () => {
-  expect(games).toHaveLength(49)
-  expect(new Set(games.map(({ id }) => id)).size).toBe(49)
+test('fifty games, each id once, at least three levels each', () => {
+  expect(games).toHaveLength(50)
+  expect(new Set(games.map(({ id }) => id)).size).toBe(50)
   for (const { levels: all } of games) expect(all.length).toBeGreaterThanOrEqual(3)
 })
 

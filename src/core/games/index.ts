@@ -13,6 +13,7 @@ import { diceRun } from './catalogue/order/dice-run'
 import { doorCards } from './catalogue/explain/door-cards'
 import { doublesDash } from './catalogue/collect/doubles-dash'
 import { evenCrews } from './catalogue/explain/even-crews'
+import { quayStall } from './catalogue/explain/quay-stall'
 import { fetchTwo } from './catalogue/explain/fetch-two'
 import { fiveFlags } from './catalogue/lines/five-flags'
 import { fogNumber } from './catalogue/explain/fog-number'
@@ -101,6 +102,7 @@ export const games: readonly AnyGame[] = [
   skipLines,
   fetchTwo,
   evenCrews,
+  quayStall,
   clockCards,
   patternChain,
   teamBoard,

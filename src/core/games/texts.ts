@@ -1,4 +1,5 @@
 import { gameOf } from './index'
+import { inCoinage, type Coinage } from '../skills/coins'
 import type { LevelTexts } from './engine/texts'
 import { buoyBowlTexts } from './catalogue/collect/buoy-bowl.texts'
 import { doublesDashTexts } from './catalogue/collect/doubles-dash.texts'
@@ -24,6 +25,7 @@ import { frameUpTexts } from './catalogue/explain/frame-up.texts'
 import { hiddenCornerTexts } from './catalogue/explain/hidden-corner.texts'
 import { leakyClaimTexts } from './catalogue/explain/leaky-claim.texts'
 import { patternChainTexts } from './catalogue/explain/pattern-chain.texts'
+import { quayStallTexts } from './catalogue/explain/quay-stall.texts'
 import { quickLookTexts } from './catalogue/explain/quick-look.texts'
 import { risingTideTexts } from './catalogue/explain/rising-tide.texts'
 import { shutChestTexts } from './catalogue/explain/shut-chest.texts'
@@ -74,6 +76,7 @@ const texts: Record<string, (params: any) => LevelTexts> = {
   'deck-drill': deckDrillTexts,
   'door-cards': doorCardsTexts,
   'even-crews': evenCrewsTexts,
+  'quay-stall': quayStallTexts,
   'fetch-two': fetchTwoTexts,
   'fog-number': fogNumberTexts,
   'frame-up': frameUpTexts,
@@ -107,8 +110,14 @@ const texts: Record<string, (params: any) => LevelTexts> = {
   squall: squallTexts,
 }
 
-/** The words of a game at these settings; of a game that was checked before. */
-export const textsOf = (game: string, params: unknown): LevelTexts => texts[game](params)
+/** The words of a game at these settings, in what a class calls its coins; of a game that was checked before. */
+export function textsOf(game: string, params: unknown, coinage: Coinage = 'shells'): LevelTexts {
+  const written = texts[game](params)
+  // Texts are plain data through and through: all of their sentences at once.
+  return coinage === 'shells'
+    ? written
+    : (JSON.parse(inCoinage(JSON.stringify(written), coinage)) as LevelTexts)
+}
 
 /** The words of a level; of a level that is not there any more those of the first. */
 export function textsAt(gameId: string, levelId: string): LevelTexts {

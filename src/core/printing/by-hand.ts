@@ -1,3 +1,4 @@
+import { coinValues } from '../skills/coins'
 import type { Thing, ThingKind, ThingOf } from '../things'
 import { orList } from '../things/or-list'
 
@@ -32,6 +33,14 @@ const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
     `${sheet}, fold it three times and cut: eight cards.`,
     `Draw ${shows} for ${from} to ${to}${copies > 1 ? `, each ${copies} times` : ''}.`,
     'Keep the pictures equally large, so that size gives nothing away.',
+  ],
+  coins: ({ to, copies }) => [
+    'Draw round a bottle cap on stiff paper and cut the circles out.',
+    `Write ${coinValues
+      .filter((value) => value <= to)
+      .reverse()
+      .join(', ')} on them, each ${copies} times.`,
+    'Draw a ring inside the edge, so that they look like coins.',
   ],
   track: ({ from, to, squalls }) => [
     `Draw ${to - from + 1} squares in rows of ten, as wide as two fingers.`,

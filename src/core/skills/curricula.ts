@@ -38,7 +38,12 @@ const elg = statement('elg')
 export const statements: readonly Statement[] = [
   ccss('K.CC.A.1', 'counts to 100 by ones and by tens', 'count-30 count-100 tens-50 tens-100', 100),
   ccss('K.CC.A.2', 'counts forward from any number it knows', 'count-10 count-20 count-30'),
-  ccss('K.CC.A.3', 'writes numerals from 0 to 20', 'numerals-5 numerals-10 numerals-20', 20),
+  ccss(
+    'K.CC.A.3',
+    'writes numerals from 0 to 20',
+    'numerals-5 numerals-10 numerals-20 write-10 write-20',
+    20,
+  ),
   ccss('K.CC.B.4', 'knows that the last number said tells how many', 'count-set-10 count-out-5 count-out-10'),
   ccss(
     'K.CC.B.5',
@@ -63,20 +68,20 @@ export const statements: readonly Statement[] = [
   ),
   ccss('K.OA.A.3', 'takes numbers to 10 apart in more than one way', 'parts-of-5 missing-part-10', 10),
   ccss('K.OA.A.4', 'finds the number that makes 10 with a given one', 'complements-10', 10),
-  ccss('K.OA.A.5', 'adds and subtracts fluently within 5', 'parts-of-5', 5),
+  ccss('K.OA.A.5', 'adds and subtracts fluently within 5', 'parts-of-5 recall-5', 5),
   ccss('K.NBT.A.1', 'makes 11 to 19 of ten ones and some more', 'ten-and-some', 19),
   ccss('1.OA.B.4', 'sees a subtraction as a missing part', 'missing-part-10 subtract-20', 20),
   ccss('1.OA.C.5', 'links counting on and back with adding and taking away', 'count-on-10 count-on-20'),
   ccss(
     '1.OA.C.6',
     'adds and subtracts within 20, fluently within 10; makes ten, uses doubles',
-    'count-on-10 complements-10 count-on-20 doubles-20 make-ten-20 subtract-teens subtract-20',
+    'count-on-10 complements-10 count-on-20 doubles-20 make-ten-20 subtract-teens subtract-20 recall-10',
     20,
   ),
   ccss(
     '1.NBT.A.1',
     'counts, reads and writes to 120 from any start',
-    'count-120 numerals-100 numerals-120',
+    'count-120 numerals-100 numerals-120 write-100',
     120,
   ),
   ccss(
@@ -91,7 +96,13 @@ export const statements: readonly Statement[] = [
   ccss('1.NBT.C.6', 'takes whole tens away from whole tens', 'whole-tens-100', 90),
   ccss('1.MD.B.3', 'tells the time in hours and half hours', 'hour half-hour'),
   ccss('2.MD.C.7', 'tells the time to five minutes', 'quarter five-minutes'),
-  ccss('2.OA.B.2', 'adds and subtracts fluently within 20', 'count-on-20 make-ten-20 subtract-20', 20),
+  ccss(
+    '2.OA.B.2',
+    'adds and subtracts fluently within 20; knows the sums of one-digit numbers',
+    'count-on-20 make-ten-20 subtract-20 recall-20',
+    20,
+  ),
+  ccss('2.MD.C.8', 'solves problems with coins and notes', 'like-coins-20 coins-50 change-20'),
   ccss('2.NBT.A.1', 'knows hundreds, tens and ones', 'hundreds', 999),
   ccss(
     '2.NBT.A.2',
@@ -119,14 +130,14 @@ export const statements: readonly Statement[] = [
   england(
     'Y1 place value: numerals and steps',
     'counts, reads and writes numbers to 100; counts in twos, fives and tens',
-    'numerals-20 numerals-100 twos-20 fives-50 tens-50 tens-100',
+    'numerals-20 numerals-100 write-10 write-20 write-100 twos-20 fives-50 tens-50 tens-100',
     100,
   ),
   england('Y1 place value: one more', 'says one more and one less', 'one-more-10 order-20 order-100'),
   england(
     'Y1 addition: bonds',
     'uses number bonds and their subtractions within 20',
-    'parts-of-5 complements-10 doubles-20 make-ten-20 subtract-teens subtract-20',
+    'parts-of-5 complements-10 doubles-20 make-ten-20 subtract-teens subtract-20 recall-10',
     20,
   ),
   england(
@@ -141,6 +152,7 @@ export const statements: readonly Statement[] = [
     'share-12 equal-groups-20 rows-25',
   ),
   england('Y1 fractions', 'finds half and a quarter of a quantity', 'half-20 quarter-20'),
+  england('Y1 measurement: money', 'knows what coins are worth', 'like-coins-20 pay-10'),
   england('Y1 time', 'tells the time to the hour and half past', 'hour half-hour'),
   england(
     'Y2 place value: steps',
@@ -157,7 +169,7 @@ export const statements: readonly Statement[] = [
   england(
     'Y2 addition: facts',
     'recalls facts to 20 fluently, uses related facts to 100',
-    'make-ten-20 subtract-20 whole-tens-100 complement-100',
+    'make-ten-20 subtract-20 recall-20 whole-tens-100 complement-100',
     100,
   ),
   england(
@@ -171,6 +183,11 @@ export const statements: readonly Statement[] = [
     'recalls the facts of the 2, 5 and 10 times tables; knows odd and even numbers',
     'x2-10-5 odd-even-10',
     100,
+  ),
+  england(
+    'Y2 measurement: money',
+    'makes the same amount from different coins; works out what is paid and what comes back',
+    'pay-10 coins-50 change-20',
   ),
   england(
     'Y2 time',
@@ -211,7 +228,12 @@ export const statements: readonly Statement[] = [
     10,
   ),
   elg('Number 2', 'sees how many to 5 without counting', 'see-5', 5),
-  elg('Number 3', 'recalls bonds to 5 at once, and some to 10 with doubles', 'parts-of-5 complements-10', 10),
+  elg(
+    'Number 3',
+    'recalls bonds to 5 at once, and some to 10 with doubles',
+    'parts-of-5 complements-10 recall-5',
+    10,
+  ),
   elg(
     'Numerical Patterns 1',
     'counts beyond 20 and knows the pattern of the count',

@@ -1,4 +1,5 @@
 import { add } from './ladders/add'
+import { coins } from './ladders/coins'
 import { count, countBack } from './ladders/count'
 import { facts } from './ladders/facts'
 import { groups } from './ladders/groups'
@@ -7,6 +8,7 @@ import { numerals } from './ladders/numerals'
 import { order } from './ladders/order'
 import { pattern } from './ladders/pattern'
 import { placeValue } from './ladders/place-value'
+import { recall } from './ladders/recall'
 import { skipFives, skipMore, skipTens, skipTwos } from './ladders/skip'
 import type { Step, Strand, StrandId } from './ladders/strand'
 import { time } from './ladders/time'
@@ -19,6 +21,7 @@ export const strands: readonly Strand[] = [
   howMany,
   order,
   add,
+  recall,
   placeValue,
   skipTens,
   skipFives,
@@ -26,6 +29,7 @@ export const strands: readonly Strand[] = [
   skipMore,
   groups,
   facts,
+  coins,
   time,
   pattern,
 ]
@@ -38,8 +42,9 @@ export const strandSets = [
   { id: 'numbers', title: 'Adding, how many, numerals', strands: placedStrands },
   { id: 'counting', title: 'Counting and order', strands: ['count', 'count-back', 'order'] },
   { id: 'steps', title: 'Counting in steps', strands: ['skip-tens', 'skip-fives', 'skip-twos'] },
-  { id: 'tens', title: 'Tens and facts', strands: ['place', 'skip-more', 'facts'] },
-  { id: 'beside', title: 'Sharing, time, pattern', strands: ['groups', 'time', 'pattern'] },
+  { id: 'tens', title: 'Tens and multiplying', strands: ['place', 'groups', 'facts'] },
+  { id: 'fluent', title: 'By heart, larger steps', strands: ['recall', 'skip-more'] },
+  { id: 'beside', title: 'Coins, time, pattern', strands: ['coins', 'time', 'pattern'] },
 ] as const satisfies readonly { id: string; title: string; strands: readonly StrandId[] }[]
 
 export type StrandSetId = (typeof strandSets)[number]['id']

@@ -1,5 +1,6 @@
-import type { PracticeItem } from './item'
+import { largestNumber, type PracticeItem } from './item'
 import { add } from './ladders/add'
+import { coins } from './ladders/coins'
 import { count, countBack } from './ladders/count'
 import { facts } from './ladders/facts'
 import { groups } from './ladders/groups'
@@ -8,6 +9,7 @@ import { numerals } from './ladders/numerals'
 import { order } from './ladders/order'
 import { pattern } from './ladders/pattern'
 import { placeValue } from './ladders/place-value'
+import { recall } from './ladders/recall'
 import { skipFives, skipMore, skipTens, skipTwos } from './ladders/skip'
 import type { Strand, StrandId } from './ladders/strand'
 import { time } from './ladders/time'
@@ -17,6 +19,7 @@ import { time } from './ladders/time'
  * An item beyond the top of its ladder counts as the top step.
  */
 export function placeOf(item: PracticeItem): { strand: StrandId; step: string } {
+  if ('known' in item && item.known && largestNumber(item) <= 20) return upTo(recall, largestNumber(item))
   switch (item.op) {
     case 'add':
       return addPlace(item.a, item.b)
@@ -29,7 +32,7 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
     case 'see':
       return seenPlace(item.pattern, item.answer)
     case 'numeral':
-      return upTo(numerals, item.answer)
+      return numeralPlace(item.answer, item.write ?? false)
     case 'say':
       return item.answer >= item.from ? upTo(count, item.answer) : upTo(countBack, item.from)
     case 'skip':
@@ -50,6 +53,12 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
       return at(groups, item.parts === 2 ? 'half-20' : 'quarter-20')
     case 'odd-even':
       return at(groups, 'odd-even-10')
+    case 'coins':
+      return at(coins, new Set(item.coins).size === 1 && item.answer <= 20 ? 'like-coins-20' : 'coins-50')
+    case 'pay':
+      return at(coins, item.price <= 10 ? 'pay-10' : 'coins-50')
+    case 'change':
+      return at(coins, 'change-20')
     case 'multiply':
       return at(facts, factStep(item.a, item.b))
     case 'factor':
@@ -67,6 +76,12 @@ const at = (strand: Strand, step: string) => ({ strand: strand.id, step })
 function upTo(strand: Strand, number: number) {
   const step = strand.steps.find(({ range }) => number <= range.to) ?? strand.steps.at(-1)!
   return at(strand, step.id)
+}
+
+/** Beyond a hundred reading and writing are one rung. */
+function numeralPlace(number: number, write: boolean) {
+  if (write && number <= 100) return at(numerals, `write-${number <= 10 ? 10 : number <= 20 ? 20 : 100}`)
+  return at(numerals, `numerals-${[5, 10, 20, 100, 120].find((to) => number <= to) ?? 1000}`)
 }
 
 const whole = (number: number) => number % 10 === 0

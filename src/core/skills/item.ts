@@ -1,10 +1,18 @@
 import { z } from 'zod'
+import { fewestCoins } from './coins'
 
 const whole = z.number().int().nonnegative()
 
 /** One thing a child works out in a go: what a level practises is measured by counting these. */
 export const practiceItemSchema = z.discriminatedUnion('op', [
-  z.object({ op: z.literal('add'), a: whole, b: whole, answer: whole }),
+  /** `known`: said at once, by heart; else worked out. */
+  z.object({
+    op: z.literal('add'),
+    a: whole,
+    b: whole,
+    answer: whole,
+    known: z.literal(true).optional(),
+  }),
   /** `compared`: how many more `a` is than `b`; else `b` is taken away. */
   z.object({
     op: z.literal('subtract'),
@@ -12,9 +20,16 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
     b: whole,
     answer: whole,
     compared: z.literal(true).optional(),
+    known: z.literal(true).optional(),
   }),
   /** `part` and how many make `whole`? */
-  z.object({ op: z.literal('missing'), part: whole, whole, answer: whole }),
+  z.object({
+    op: z.literal('missing'),
+    part: whole,
+    whole,
+    answer: whole,
+    known: z.literal(true).optional(),
+  }),
   /** Count out this many objects; `set`: count those that lie there and say how many. */
   z.object({ op: z.literal('count'), answer: whole, set: z.literal(true).optional() }),
   /** Say how many without counting them. */
@@ -23,8 +38,8 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
     pattern: z.enum(['dice', 'fingers', 'frame', 'groups']),
     answer: whole,
   }),
-  /** Read or find this numeral. */
-  z.object({ op: z.literal('numeral'), answer: whole }),
+  /** Read or find this numeral; `write`: write it when it is said. */
+  z.object({ op: z.literal('numeral'), answer: whole, write: z.literal(true).optional() }),
   /** Say the number words on (or back) from `from` to `answer`. */
   z.object({ op: z.literal('say'), from: whole, answer: whole }),
   /** Say this multiple while counting in steps. */
@@ -59,6 +74,12 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
   }),
   /** Odd (1) or even (0)? */
   z.object({ op: z.literal('odd-even'), of: whole, answer: whole }),
+  /** What some coins come to, as they lie there. */
+  z.object({ op: z.literal('coins'), coins: z.array(whole).min(1).max(8), answer: whole }),
+  /** Pay a price exactly with the fewest coins: how many are they? */
+  z.object({ op: z.literal('pay'), price: whole, answer: whole }),
+  /** What comes back when more than the price is paid. */
+  z.object({ op: z.literal('change'), price: whole, paid: whole, answer: whole }),
   /** Read or set a time; the answer in minutes after twelve. */
   z.object({ op: z.literal('clock'), hour: whole, minute: whole, answer: whole }),
   /** Go on with a pattern; the answer is the length of the part that repeats. */
@@ -71,11 +92,11 @@ export type PracticeItem = z.infer<typeof practiceItemSchema>
 export function itemKey(item: PracticeItem): string {
   switch (item.op) {
     case 'add':
-      return `${item.a}+${item.b}`
+      return `${item.a}+${item.b}${item.known ? ' known' : ''}`
     case 'subtract':
-      return `${item.a}-${item.b}${item.compared ? ' compared' : ''}`
+      return `${item.a}-${item.b}${item.compared ? ' compared' : ''}${item.known ? ' known' : ''}`
     case 'missing':
-      return `${item.part}+_=${item.whole}`
+      return `${item.part}+_=${item.whole}${item.known ? ' known' : ''}`
     case 'multiply':
       return `${item.a}×${item.b}`
     case 'factor':
@@ -88,6 +109,12 @@ export function itemKey(item: PracticeItem): string {
       return `${partWords[item.parts]} of ${item.of}`
     case 'odd-even':
       return `${item.of} odd or even`
+    case 'coins':
+      return `coins ${item.coins.join(' ')}`
+    case 'pay':
+      return `pay ${item.price}`
+    case 'change':
+      return `${item.paid} pays ${item.price}`
     case 'see':
       return `see ${item.answer} ${item.pattern}`
     case 'say':
@@ -109,7 +136,7 @@ export function itemKey(item: PracticeItem): string {
     case 'count':
       return `${item.set ? 'count set' : 'count'} ${item.answer}`
     case 'numeral':
-      return `numeral ${item.answer}`
+      return `${item.write ? 'write' : 'numeral'} ${item.answer}`
   }
 }
 
@@ -134,6 +161,12 @@ export function isTrue(item: PracticeItem): boolean {
       return item.parts * item.answer === item.of
     case 'odd-even':
       return item.answer === item.of % 2
+    case 'coins':
+      return item.coins.reduce((sum, coin) => sum + coin, 0) === item.answer
+    case 'pay':
+      return fewestCoins(item.price).length === item.answer
+    case 'change':
+      return item.paid - item.price === item.answer
     case 'skip':
       return item.by > 0 && item.answer % item.by === 0
     case 'compare':
@@ -171,6 +204,10 @@ export function largestNumber(item: PracticeItem): number {
     case 'part-of':
     case 'odd-even':
       return item.of
+    case 'pay':
+      return item.price
+    case 'change':
+      return item.paid
     case 'say':
       return Math.max(item.from, item.answer)
     case 'compare':
@@ -234,6 +271,12 @@ export function sentenceOf(item: PracticeItem): string {
       return `${partWords[item.parts]} of ${item.of} = ${item.answer}`
     case 'odd-even':
       return `${item.of} is ${item.answer === 1 ? 'odd' : 'even'}`
+    case 'coins':
+      return item.coins.length > 1 ? `${item.coins.join(' + ')} = ${item.answer}` : String(item.answer)
+    case 'pay':
+      return `${item.price} = ${fewestCoins(item.price).join(' + ')}`
+    case 'change':
+      return `${item.paid} − ${item.price} = ${item.answer}`
     case 'compare':
       return item.a === item.b
         ? `${item.a} = ${item.b}`
@@ -289,6 +332,12 @@ export function itemAsked(item: PracticeItem): string {
       return `${partWords[item.parts]} of ${item.of} = ?`
     case 'odd-even':
       return `${item.of} is ?`
+    case 'coins':
+      return 'How much is this?'
+    case 'pay':
+      return `Pay ${item.price} with the fewest coins. How many?`
+    case 'change':
+      return `Pay ${item.price} with ${item.paid}. What comes back?`
     case 'compare':
       return item.ask === 'more' ? `${item.a} or ${item.b}: more?` : `${item.a} or ${item.b}: less?`
     case 'neighbour': {

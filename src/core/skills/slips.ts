@@ -27,6 +27,10 @@ export const slipReasons = [
   'unequal-shares',
   'halved-once',
   'not-paired',
+  'counted-coins',
+  'left-one-coin',
+  'all-in-ones',
+  'said-the-price',
 ] as const
 
 export type SlipReason = (typeof slipReasons)[number]
@@ -155,6 +159,20 @@ export function slips(item: PracticeItem): Slip[] {
       break
     case 'odd-even':
       may(1 - answer, 'not-paired')
+      break
+    case 'coins':
+      may(item.coins.length, 'counted-coins')
+      if (item.coins.length > 1) may(answer - Math.min(...item.coins), 'left-one-coin')
+      may(answer + 1, 'one-too-many')
+      break
+    case 'pay':
+      may(item.price, 'all-in-ones')
+      may(answer + 1, 'one-too-many')
+      break
+    case 'change':
+      may(item.price, 'said-the-price')
+      may(answer + 1, 'counted-own')
+      may(item.paid + item.price, 'added')
       break
     case 'clock': {
       const { hour, minute } = item

@@ -641,6 +641,50 @@ export const teachingMoves: Record<MoveId, TeachingMove> = {
     say: 'Has everyone a partner? So what do we call that number?',
     worked: 'Pairs the counters, then says it, and knows that the next one changes it.',
   },
+  'counted-coins': {
+    title: 'What is it worth?',
+    need: 'a coin of 5, five ones, a coin of 2',
+    do: [
+      'Lay the five ones in a row and the 5 below them: worth the same.',
+      'Tap the 5 five times: “one, two, three, four, five”.',
+      'Now two fives: tap each five times, then once each: “five, ten”.',
+    ],
+    say: 'How many coins? How much are they worth?',
+    worked: 'Says two numbers: how many coins, and what they are worth.',
+  },
+  'left-one-coin': {
+    title: 'Slide it across',
+    need: 'four mixed coins, a line on paper',
+    do: [
+      'Put the coins in order, the largest first.',
+      'Slide one across the line, say the total, then the next.',
+      'Stop when none is left on this side.',
+    ],
+    say: 'Which coins have you counted? Are any left?',
+    worked: 'Moves each coin as it is counted and ends with none left.',
+  },
+  'all-in-ones': {
+    title: 'Swap for a larger coin',
+    need: 'ten ones, coins of 2 and 5',
+    do: [
+      'Pay 8 with ones.',
+      'Take five of them and swap them for a 5; still 8?',
+      'Swap two more for a 2. Count the coins.',
+    ],
+    say: 'Which is the largest coin that fits? What is still to pay?',
+    worked: 'Begins with the largest coin that fits into the price.',
+  },
+  'said-the-price': {
+    title: 'From the price to what was paid',
+    need: 'a number line to 20, a marker, coins',
+    do: [
+      'Put the marker on the price.',
+      'Hop to what was paid; count the hops.',
+      'Lay as many ones as there were hops: that comes back.',
+    ],
+    say: 'What did it cost? What did you give? How far apart are they?',
+    worked: 'Says the hops, not the price, and checks that both make what was paid.',
+  },
 }
 
 export const moveOf = (id: MoveId): TeachingMove => teachingMoves[id]

@@ -24,8 +24,10 @@ export function stimulusFor(item: PracticeItem): Stimulus | null {
   switch (item.op) {
     case 'see':
       return { faces: [pattern(item.pattern, item.answer)], seconds: glance }
+    case 'coins':
+      return { faces: [{ kind: 'coins', coins: item.coins }], seconds: null }
     case 'numeral':
-      return { faces: [numeral(item.answer)], seconds: null }
+      return item.write ? null : { faces: [numeral(item.answer)], seconds: null }
     case 'compare':
       return { faces: [amount(item.a), amount(item.b)], seconds: null }
     case 'tens':

@@ -42,6 +42,8 @@ export const faceSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('chain'), colours: z.string().regex(/^[A-C]*$/) }),
   /** A wheel with the sector the clip points at; null: not spun yet. */
   z.object({ kind: z.literal('wheel'), sectors: z.array(z.string()).min(2), at: count.nullable() }),
+  /** Coins side by side, by what each is worth. */
+  z.object({ kind: z.literal('coins'), coins: z.array(count).min(1).max(8) }),
   z.object({ kind: z.literal('words'), text: z.string().max(80) }),
   /** A place that is shaded, or pointed at. */
   z.object({ kind: z.literal('shade') }),

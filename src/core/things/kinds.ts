@@ -91,6 +91,12 @@ const kinds: { [K in ThingKind]: Kind<ThingOf<K>> } = {
     name: ({ target }) => (target ? 'target marker' : 'marker'),
     instead: loose,
   },
+  coins: {
+    from: 'printed',
+    name: ({ to, copies }) => `coins to ${to}, ${copies} of each`,
+    instead: () => [{ item: 'real coins', caution: smallParts }, { item: 'counters with numbers on' }],
+    perSheet: 1,
+  },
   cube: {
     from: 'shelf',
     loose: true,

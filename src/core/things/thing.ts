@@ -35,6 +35,8 @@ export const thingSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('counter'), own: z.boolean().default(false) }),
   z.object({ kind: z.literal('pebble') }),
   z.object({ kind: z.literal('token') }),
+  /** Coins of 1, 2, 5 … up to the largest, so many of each. */
+  z.object({ kind: z.literal('coins'), to: several, copies: several }),
   z.object({ kind: z.literal('marker'), target: z.boolean().default(false) }),
   z.object({ kind: z.literal('cube'), colour: z.enum(['any', 'first', 'second', 'third']).default('any') }),
   z.object({ kind: z.literal('base-ten one') }),

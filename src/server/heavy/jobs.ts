@@ -20,8 +20,10 @@ import { waysToGoOn } from '@/core/planning/replan/ways'
 import { firstPlan } from '@/core/planning/session/first-plan'
 import type { Plan } from '@/core/planning/session/plan'
 import { workOut, type PlanView } from '@/core/planning/session/work-out'
+import type { Coinage } from '@/core/skills/coins'
 import { playedAtHome, type HomeGame } from '@/core/printing/home-kit'
 import { pagesOf, type Job } from '@/core/printing/pages'
+import { pagesInCoinage } from '@/core/printing/in-coinage'
 import { TooMuch } from '@/core/printing/too-much'
 import { countsToPrint, type Kept } from '@/core/printing/to-print'
 import type { Page } from '@/core/printing/pack'
@@ -139,9 +141,17 @@ export const jobs = {
   }): Way[] => waysToGoOn(running, happened, context, figures),
 
   /** The pages of what is to be printed; words, where they would be too many. */
-  pages: ({ source, job }: { source: PileSource; job: Job }): Page[] | { tooMuch: string } => {
+  pages: ({
+    source,
+    job,
+    coinage,
+  }: {
+    source: PileSource
+    job: Job
+    coinage: Coinage
+  }): Page[] | { tooMuch: string } => {
     try {
-      return pagesOf(pileOf(source), job)
+      return pagesInCoinage(pagesOf(pileOf(source), job), coinage)
     } catch (error) {
       if (error instanceof TooMuch) return { tooMuch: error.message }
       throw error

@@ -13,6 +13,7 @@ import type { PlanView } from '@/core/planning/session/work-out'
 import { byHand } from '@/core/printing/by-hand'
 import { bagsOf, oneMissing, saveBags, saveInBag, type InBag } from '@/data/queries/bags'
 import { draftOf } from '@/data/queries/drafts'
+import { houseStyleOf } from '@/data/queries/house-style'
 import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { nextSession, type StoredSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
@@ -210,8 +211,9 @@ export const printPage = readingClass(
 
 const askedSchema = forSchema.extend({ job: jobSchema })
 
-async function pagesFor(source: PileSource, job: Job): Promise<Page[]> {
-  const made = await printThread().run('pages', { source, job }, { limitMs })
+async function pagesFor(scope: ClassScope, source: PileSource, job: Job): Promise<Page[]> {
+  const { coinage } = await houseStyleOf(scope)
+  const made = await printThread().run('pages', { source, job, coinage }, { limitMs })
   if ('tooMuch' in made) throw new Refused(made.tooMuch)
   return made
 }
@@ -224,7 +226,7 @@ export const previewPages = readingClass(
   'previewPages',
   askedSchema.extend({ from: z.number().int().min(0).max(1000).default(0) }),
   async (scope, asked) => {
-    const pages = await pagesFor(await sourceOrRefused(scope, asked), asked.job)
+    const pages = await pagesFor(scope, await sourceOrRefused(scope, asked), asked.job)
     return {
       total: pages.length,
       from: asked.from,
@@ -271,7 +273,7 @@ export async function pagesOfSession(
 export const printPdf = readingClass('printPdf', askedSchema, async (scope, asked) => {
   const source = await sourceOrRefused(scope, asked)
   const { title } = pileOf(source)
-  const pages = await pagesFor(source, asked.job)
+  const pages = await pagesFor(scope, source, asked.job)
   if (pages.length === 0) throw new Refused('Nothing is chosen to be printed.')
   return { title, pages: pages.length, pdf: pdfOf(title, pages) }
 })

@@ -11,6 +11,9 @@ export const columnWords: Record<Op, string> = {
   groups: 'by the number of groups',
   'part-of': 'by the number it is part of',
   'odd-even': 'by the number',
+  coins: 'by what the coins come to',
+  pay: 'by the price',
+  change: 'by the price',
   compare: 'by the one number and the other',
   missing: 'by the part shown',
   factor: 'by the factor shown',
@@ -43,6 +46,11 @@ export function rowLabel(op: Op, row: number): string {
       return `of ${row}`
     case 'part-of':
       return row === 2 ? 'half' : 'quarter'
+    case 'coins':
+    case 'pay':
+      return row === 1 ? '1 coin' : `${row} coins`
+    case 'change':
+      return `from ${row}`
     case 'factor':
       return `= ${row}`
     case 'neighbour':

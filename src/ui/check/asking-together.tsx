@@ -26,7 +26,7 @@ const moreMinutes = 4
 /** One task after another for all, and at the end what came of it for each. */
 export function AskingTogether({
   classId,
-  page: { children, seed },
+  page: { children, seed, coinage },
   chosen,
 }: {
   classId: string
@@ -48,8 +48,8 @@ export function AskingTogether({
   const run = useMemo(() => togetherAfter(before, rounds, minutes), [before, rounds, minutes])
   const place = finished ? null : run.next
   const task = useMemo(
-    () => place && taskFor(place, seededChance(seed + asked * 101 + turn)),
-    [place, seed, asked, turn],
+    () => place && taskFor(place, seededChance(seed + asked * 101 + turn), coinage),
+    [place, seed, asked, turn, coinage],
   )
 
   function next(values: Round['values']) {

@@ -45,7 +45,7 @@ export function CheckScreen({ classId, page }: { classId: string; page: CheckPag
 
 function Asking({
   classId,
-  page: { child, strands, then, seed },
+  page: { child, strands, then, seed, coinage },
   chosen,
   onOther,
 }: {
@@ -65,8 +65,8 @@ function Asking({
   const run = useMemo(() => checkAfter(before, answers.answers, minutes), [before, answers.answers, minutes])
   const place = finished ? null : run.next
   const task = useMemo(
-    () => place && taskFor(place, seededChance(seed + answers.answers.length * 101 + turn)),
-    [place, seed, answers.answers.length, turn],
+    () => place && taskFor(place, seededChance(seed + answers.answers.length * 101 + turn), coinage),
+    [place, seed, answers.answers.length, turn, coinage],
   )
 
   function give(value: Parameters<typeof answers.give>[0]['value']) {

@@ -29,6 +29,12 @@ const skipWords: Record<HouseStyle['skipOrder'], [title: string, changes: string
   'twos-fives-tens': ['Twos, fives, tens', 'Twos come first in every list.'],
 }
 
+const coinageWords: Record<HouseStyle['coinage'], [title: string, changes: string]> = {
+  shells: ['Shells', 'Made up, so that it fits every country.'],
+  pence: ['Pence', 'Tasks, rules and cards say pence.'],
+  cents: ['Cents', 'Tasks, rules and cards say cents.'],
+}
+
 /** What the class has settled on, each choice with the one thing it changes. */
 export function HouseStyleSheet({
   style,
@@ -117,6 +123,13 @@ export function HouseStyleSheet({
           ))}
         </div>
       </fieldset>
+      <Choice
+        title="What are coins called?"
+        name="coinage"
+        words={coinageWords}
+        chosen={edited.coinage}
+        onChoose={(coinage) => setEdited({ ...edited, coinage })}
+      />
       <fieldset className="style-choice">
         <legend>May children play at a screen?</legend>
         <Form.Check

@@ -25,7 +25,7 @@ export function ChildPage({
   takeNoteAway,
   ...actions
 }: ChildActions & { classId: string; page: Page; takeNoteAway: Action<typeof takeAway> }) {
-  const { child, suggestion, weighed, movingUp, group, strands, records, today } = page
+  const { child, suggestion, weighed, movingUp, coinage, group, strands, records, today } = page
   const place = { strand: suggestion.strand, step: suggestion.step }
   return (
     <>
@@ -79,7 +79,7 @@ export function ChildPage({
           ))}
         </div>
         <div className="beside">
-          <TaskCard place={place} seed={Number.parseInt(child.id.slice(0, 6), 16)} />
+          <TaskCard place={place} seed={Number.parseInt(child.id.slice(0, 6), 16)} coinage={coinage} />
           {weighed && <Why weighed={weighed} at={stepOf(place).short} speaks={movingUp.by} />}
           <section className="evidence" aria-label="Evidence">
             <h2 className="section">What was seen</h2>

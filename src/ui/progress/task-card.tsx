@@ -4,6 +4,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { seededChance } from '@/core/chance/chance'
 import { stepOf, type StepPlace } from '@/core/skills'
+import type { Coinage } from '@/core/skills/coins'
 import { documents, statementsFor } from '@/core/skills/curricula'
 import { strategiesFor } from '@/core/skills/strategies'
 import { taskFor } from '@/core/skills/tasks'
@@ -11,9 +12,9 @@ import { teachingFor } from '@/core/teaching/steps'
 import { MarkSign } from '../run/child-row'
 
 /** A task at the step the child works on: what to say, what lies there, what each mark looks like. */
-export function TaskCard({ place, seed }: { place: StepPlace; seed: number }) {
+export function TaskCard({ place, seed, coinage }: { place: StepPlace; seed: number; coinage: Coinage }) {
   const [turn, setTurn] = useState(0)
-  const { say, do: needed } = taskFor(place, seededChance(seed + turn))
+  const { say, do: needed } = taskFor(place, seededChance(seed + turn), coinage)
   const { marks } = stepOf(place)
   const { table, oral, words } = teachingFor(place)
   const served = statementsFor(place)

@@ -39,6 +39,12 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
       return 'How many is that?'
     case 'odd-even':
       return 'Odd or even?'
+    case 'coins':
+      return 'How much are they worth?'
+    case 'pay':
+      return 'How many coins, at the fewest?'
+    case 'change':
+      return 'How much comes back?'
     case 'factor':
       return 'How many times?'
     case 'clock':
@@ -71,6 +77,12 @@ export function hintFor(item: PracticeItem): string {
       return `Count in ${stepWords[item.size] ?? 'steps'}.`
     case 'odd-even':
       return 'Does each have a partner?'
+    case 'coins':
+      return 'Start with the largest coin.'
+    case 'pay':
+      return 'Which is the largest coin that fits?'
+    case 'change':
+      return `Go on from ${item.price} to ${item.paid}. Tell a partner.`
     case 'compare':
       return 'How do you know?'
     case 'order':
@@ -107,6 +119,10 @@ export const slipInWords: Record<SlipReason, string> = {
   'unequal-shares': 'Shares were not equal, or some were left over.',
   'halved-once': 'Halved once, not twice.',
   'not-paired': 'Did not put them in pairs.',
+  'counted-coins': 'Counted the coins, not what they are worth.',
+  'left-one-coin': 'Left a coin out.',
+  'all-in-ones': 'Paid it all in ones.',
+  'said-the-price': 'Said the price again.',
 }
 
 /** A case as a teacher asks for it. */

@@ -78,5 +78,6 @@ export const packThings = (kind: ThingKind, open?: Face | null, many?: number): 
   ...(open === undefined ? [] : [lie('card', kind, 'open', open)]),
 ]
 
-/** What a card asks, in words: the sentence with a gap. */
-export const asking = (item: PracticeItem): Face => words(askedOnCard(item))
+/** What a card asks: coins to be counted as they lie, else the sentence with a gap. */
+export const asking = (item: PracticeItem): Face =>
+  item.op === 'coins' ? { kind: 'coins', coins: item.coins } : words(askedOnCard(item))

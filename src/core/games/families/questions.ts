@@ -1,4 +1,6 @@
 import type { Chance } from '../../chance/chance'
+import { byHeart } from '../../skills/tasks/draw'
+import { changeOf20, likeCoins, paying, purse } from '../../skills/tasks/draw-coins'
 import { itemKey, largestNumber, type PracticeItem } from '../../skills/item'
 
 interface QuestionKind {
@@ -182,6 +184,62 @@ export const questionKinds = {
     to: 20,
     ask: (chance) => partOf(4, chance.int(1, 5)),
   },
+  'coins-alike': {
+    title: 'coins of one kind',
+    strand: 'coins',
+    step: 'like-coins-20',
+    to: 20,
+    ask: likeCoins,
+  },
+  'prices-10': {
+    title: 'prices to 10',
+    strand: 'coins',
+    step: 'pay-10',
+    to: 10,
+    ask: paying(3, 9),
+  },
+  purses: {
+    title: 'mixed coins to 50',
+    strand: 'coins',
+    step: 'coins-50',
+    to: 50,
+    ask: purse,
+  },
+  'prices-50': {
+    title: 'prices to 50',
+    strand: 'coins',
+    step: 'coins-50',
+    to: 50,
+    ask: paying(11, 49),
+  },
+  change: {
+    title: 'change from 10 and 20',
+    strand: 'coins',
+    step: 'change-20',
+    to: 20,
+    ask: changeOf20,
+  },
+  'facts-5': {
+    title: 'facts to 5, by heart',
+    strand: 'recall',
+    step: 'recall-5',
+    to: 5,
+    ask: byHeart(3, 5),
+  },
+  'facts-10': {
+    title: 'facts to 10, by heart',
+    strand: 'recall',
+    step: 'recall-10',
+    to: 10,
+    ask: byHeart(6, 10),
+  },
+  'facts-20': {
+    title: 'facts to 20, by heart',
+    strand: 'recall',
+    step: 'recall-20',
+    to: 20,
+    ask: byHeart(11, 20),
+  },
   'times-2-5-10': {
     title: 'times 2, 5, 10',
     strand: 'facts',
@@ -240,6 +298,7 @@ const hardness = (item: PracticeItem): number =>
 
 /** Counts needed to work an item out by counting up; 0 where it is known or read. */
 export function countsFor(item: PracticeItem): number {
+  if ('known' in item && item.known) return 0
   switch (item.op) {
     case 'add':
       return Math.min(item.a, item.b)
@@ -247,6 +306,12 @@ export function countsFor(item: PracticeItem): number {
       return Math.min(item.b, item.answer)
     case 'missing':
       return Math.floor(item.answer / 10) + (item.answer % 10)
+    case 'coins':
+      return item.coins.length
+    case 'pay':
+      return item.answer
+    case 'change':
+      return item.answer
     default:
       return 0
   }

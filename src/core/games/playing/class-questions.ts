@@ -78,6 +78,7 @@ const spoken: readonly PracticeItem['op'][] = [
   'groups',
   'part-of',
   'odd-even',
+  'pay',
 ]
 
 /** What a question shows; null: a sentence; undefined: it can't be asked on a screen. */
@@ -88,7 +89,10 @@ function faceOf(item: PracticeItem): Face | null | undefined {
     case 'pattern':
       return undefined
     case 'numeral':
-      return numeral(item.answer)
+      // What is to be written is heard: seen, it would be copied.
+      return item.write ? undefined : numeral(item.answer)
+    case 'coins':
+      return { kind: 'coins', coins: item.coins }
     case 'clock':
       return { kind: 'clock', minutes: (item.hour % 12) * 60 + item.minute }
     case 'see':

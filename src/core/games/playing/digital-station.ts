@@ -36,6 +36,9 @@ const workedOut: ReadonlySet<PracticeItem['op']> = new Set([
   'groups',
   'part-of',
   'odd-even',
+  'coins',
+  'pay',
+  'change',
   'multiply',
   'factor',
   'compare',
@@ -47,14 +50,21 @@ const workedOut: ReadonlySet<PracticeItem['op']> = new Set([
  * True if an answer at a screen says something of the child. To count out five, or to say which number a card shows,
  * is to read the answer there; a pattern is seen only where it comes and goes.
  */
-const tells = ({ round }: Trying, { op }: PracticeItem): boolean =>
-  workedOut.has(op) || (op === 'see' && gameOf(round.game).table.glimpse !== undefined)
+const tells = ({ round }: Trying, item: PracticeItem): boolean =>
+  workedOut.has(item.op) || (item.op === 'see' && gameOf(round.game).table.glimpse !== undefined)
+
+/** Who may take its time to type has worked a fact out, and not shown that it knows it by heart. */
+const asWorkedOut = (item: PracticeItem): PracticeItem =>
+  'known' in item ? { ...item, known: undefined } : item
 
 /** What is recorded of the play: a tally at each step that was asked, with the reasons of wrong answers. */
 export const recordOf = (trying: Trying) =>
-  practised({ ...trying, done: trying.done.filter(({ item }) => tells(trying, item)) }).map(
-    ({ place, right, of, guess, slips }) => ({
-      value: { judged: null, right, of },
-      digital: { ...place, guess, slips },
-    }),
-  )
+  practised({
+    ...trying,
+    done: trying.done
+      .filter(({ item }) => tells(trying, item))
+      .map((one) => ({ ...one, item: asWorkedOut(one.item) })),
+  }).map(({ place, right, of, guess, slips }) => ({
+    value: { judged: null, right, of },
+    digital: { ...place, guess, slips },
+  }))

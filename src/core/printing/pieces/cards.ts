@@ -1,9 +1,10 @@
 import { seededChance } from '../../chance/chance'
 import { faceMarks } from '../../drawing/faces'
 import { line } from '../../drawing/marks'
+import { asking } from '../../games/families/on-table'
 import { question, questionsInOrder, type QuestionKindId } from '../../games/families/questions'
-import { askedOnCard, itemKey } from '../../skills/item'
-import { words, type Face } from '../../things/face'
+import { itemKey } from '../../skills/item'
+import type { Face } from '../../things/face'
 import { framed, range, type Piece } from '../piece'
 import { textRound } from '../text'
 
@@ -43,7 +44,7 @@ function wallCards(count: number, columns: readonly QuestionKindId[], rows: numb
     const item = inColumn[Math.min(row, inColumn.length - 1)]
     const points = row === 0 ? '1 point' : `${row + 1} points`
     const [width, height] = wide
-    const card = faceCard(words(askedOnCard(item)), wide)
+    const card = faceCard(asking(item), wide)
     const label = textRound(points, 0, height / 2 - 4, { size: 4.5, tone: 'soft' })
     return { ...card, width, height, marks: [...card.marks, label] }
   })
@@ -64,6 +65,6 @@ export function questionCards(count: number, params: unknown, seed: number): Pie
     let item = question(kind, chance)
     for (let tries = 0; tries < 30 && asked.has(itemKey(item)); tries++) item = question(kind, chance)
     asked.add(itemKey(item))
-    return faceCard(words(askedOnCard(item)), wide)
+    return faceCard(asking(item), wide)
   })
 }

@@ -1,7 +1,8 @@
-import { faceMarks } from '../../drawing/faces'
+import { coinMarks, faceMarks } from '../../drawing/faces'
 import { patternNames } from '../../drawing/thing-picture'
 import type { AnyGame } from '../../games'
 import { pattern, numeral, wheel, type Face } from '../../things/face'
+import { coinValues } from '../../skills/coins'
 import { nameOf, timesOnCards, type Thing } from '../../things'
 import { at, copiesOf, framed, range, type Piece } from '../piece'
 import { boardOf } from './boards'
@@ -77,6 +78,9 @@ const cardSeed = (seed: number, n: number) => (((seed - 1) * mostLineCards + n -
 /** Line cards of one job: more than any class has children. */
 const mostLineCards = 100
 
+/** Large enough for small hands, five in a row. */
+const coinTile = [36, 36] as const
+
 /** The pieces of a thing that is the same in every game. */
 function piecesOfOne(one: Thing): Piece[] | null {
   switch (one.kind) {
@@ -97,6 +101,10 @@ function piecesOfOne(one: Thing): Piece[] | null {
       return range(0, one.to).flatMap((a) =>
         range(a, one.to).map((b) => faceCard({ kind: 'domino', a, b }, [64, 34])),
       )
+    case 'coins':
+      return coinValues
+        .filter((value) => value <= one.to)
+        .flatMap((value) => copiesOf([framed(...coinTile, coinMarks(value, 0, 0, coinTile[0]))], one.copies))
     case 'triangle cards':
       return range(0, one.to).flatMap((a) =>
         range(a, one.to)

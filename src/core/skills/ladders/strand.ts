@@ -26,6 +26,7 @@ export const strandIds = [
   'how-many',
   'order',
   'add',
+  'recall',
   'place',
   'skip-tens',
   'skip-fives',
@@ -33,6 +34,7 @@ export const strandIds = [
   'skip-more',
   'groups',
   'facts',
+  'coins',
   'time',
   'pattern',
 ] as const

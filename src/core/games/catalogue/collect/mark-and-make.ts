@@ -22,7 +22,7 @@ const engine = responding<Params>({
   tasks: ({ low, high }) => high - low + 1,
   open: ({ params, done }) => [params.low + (done % (params.high - params.low + 1))],
   answer({ params, prompt: [number], player }, sink) {
-    sink({ kind: 'answered', player, item: { op: 'numeral', answer: number }, steps: 0 })
+    sink({ kind: 'answered', player, item: { op: 'numeral', answer: number, write: true }, steps: 0 })
     // Traced once, written once.
     sink({ kind: 'wrote', player, what: 'numeral', text: String(number) })
     sink({ kind: 'wrote', player, what: 'numeral', text: String(number) })

@@ -73,8 +73,10 @@ export const doorCards = defineGame<Params, State, 'answer', null>({
   section: 'explain',
   params: paramsSchema,
   levels: [
+    level('facts-5'),
     level('parts-of-5'),
     level('bonds-10'),
+    level('facts-10'),
     level('doubles'),
     level('halves'),
     level('tens-and-ones'),

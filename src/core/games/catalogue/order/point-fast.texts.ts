@@ -1,7 +1,70 @@
 import type { LevelTexts } from '../../engine/texts'
 import type { Params } from './point-fast'
 
-export const pointFastTexts = (params: Params): LevelTexts => {
+const noRace = 'A warm-up, not a race: nobody is called out for being slow.'
+
+export const pointFastTexts = (params: Params): LevelTexts =>
+  params.marks === 'none' ? writing(params) : pointing(params)
+
+const writing = ({ high, calls }: Params): LevelTexts => {
+  const from = high <= 10 ? 0 : high <= 20 ? 11 : 21
+  return {
+    setUp: 'A mini whiteboard with pen for each child; no numbers in sight.',
+    start: 'All the boards are clean and lie flat.',
+    end: `Done after ${calls} calls.`,
+    steps: [
+      ['look', 'Listen to the number.'],
+      ['write', 'Write it large.'],
+      ['check', 'Hold it up. Is it like the others?'],
+      ['pass', 'Wipe it off.'],
+    ],
+    rules: [
+      `The caller says a number from ${from} to ${high}, twice, and shows nothing.`,
+      'Write it and hold your board up.',
+      'Look round: do all boards say the same? Say it together.',
+      'Wipe it off. The next caller says a number.',
+    ],
+    lookFors: [
+      high <= 10 ? 'Writes it the right way round?' : 'Writes the tens first?',
+      high <= 10 ? 'Starts at the top?' : high <= 20 ? 'Hears “-teen”?' : 'Hears “-ty” or “-teen”?',
+      'Looks for a number to copy?',
+    ],
+    misconceptions: [
+      high <= 10
+        ? {
+            seen: 'Writes 3 or 7 back to front.',
+            ask: 'Trace this one with your finger. Where does it start?',
+            move: 'looks-alike',
+          }
+        : high <= 20
+          ? {
+              seen: 'Writes 41 for fourteen.',
+              ask: 'How many tens did you hear? Where do they go?',
+              move: 'digits-turned',
+              slip: 'digits-turned',
+            }
+          : {
+              seen: 'Writes 30 for thirteen, or 13 for thirty.',
+              ask: 'Say them both. Which one has three tens?',
+              move: 'teen-or-ty',
+              slip: 'teen-or-ty',
+            },
+    ],
+    iCan: `I can write the numbers to ${high} that I hear.`,
+    words: high <= 10 ? ['number', 'numeral', 'start', 'round'] : ['tens', 'ones', 'digit', 'numeral'],
+    easier:
+      high <= 10 ? 'Trace it in the air together first.' : 'Say the tens and the ones before you write.',
+    harder: 'Write the number that comes after the one called.',
+    stuck:
+      high <= 10 ? 'Draw it on a friend’s back with a finger.' : 'Build it in tens and ones, then write.',
+    finishEarly: 'Write the last number with one more, and one less.',
+    talk: 'Which numbers are easy to mix up?',
+    cautions: [noRace],
+    home: 'Write numbers on a misty window: one says, one writes.',
+  }
+}
+
+const pointing = (params: Params): LevelTexts => {
   const { high, marks, calls } = params
   const shows =
     marks === 'all'
@@ -59,7 +122,7 @@ export const pointFastTexts = (params: Params): LevelTexts => {
     stuck: 'Find the middle. Which side is it on?',
     finishEarly: 'Point to the number halfway between the last two.',
     talk: 'How did you find it?',
-    cautions: ['A warm-up, not a race: nobody is called out for being slow.'],
+    cautions: [noRace],
     home: 'Draw a line on paper and take turns to call.',
   }
 }

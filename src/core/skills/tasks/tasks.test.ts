@@ -1,6 +1,6 @@
-import { seededChance } from '../chance/chance'
-import { isTrue, largestNumber, placeOf, strands, type PracticeItem } from './index'
-import { taskFor } from './tasks'
+import { seededChance } from '../../chance/chance'
+import { isTrue, largestNumber, placeOf, strands, type PracticeItem } from '../index'
+import { taskFor } from './index'
 
 const places = strands.flatMap(({ id, steps }) =>
   steps.map((step) => ({ strand: id, step: step.id, of: step })),

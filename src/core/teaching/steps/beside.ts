@@ -1,0 +1,72 @@
+import { step, type StepTeaching } from './step'
+
+/** Time and pattern. By the id of the step; common practice, no source. */
+export const besideSteps: Record<string, StepTeaching> = {
+  hour: step(
+    'I can read o’clock.',
+    ['o’clock', 'hour', 'short hand'],
+    'a clock with hands to turn',
+    ['Set three o’clock.', 'The child sets a time; partner reads.', 'Match to what we do then.'],
+    'Which hand tells the hour?',
+    'Points at the short hand.',
+    'When the bell goes: what o’clock is near?',
+  ),
+  'half-hour': step(
+    'I can read half past.',
+    ['half past', 'between', 'long hand'],
+    'a clock whose hands turn together',
+    ['Turn from four to five, slowly.', 'Stop at half: look at the short hand.', 'Set three half pasts.'],
+    'Where is the short hand now?',
+    'Sets the short hand between.',
+    'Before lunch: is it before or after half past?',
+  ),
+  quarter: step(
+    'I can read quarter past and quarter to.',
+    ['quarter past', 'quarter to', 'half'],
+    'a clock, a paper circle folded in four',
+    [
+      'Fold the circle; lay it on the clock.',
+      'Set quarter past and quarter to.',
+      'Say which hour it has left or comes to.',
+    ],
+    'Past which hour? To which hour?',
+    'Says quarter to of the hour that comes.',
+    'On the carpet: show it with both arms.',
+  ),
+  'five-minutes': step(
+    'I can read five minutes.',
+    ['past', 'to', 'five minutes'],
+    'a clock with hands to turn',
+    ['Count round in fives.', 'Set twenty past; twenty-five to.', 'Say the time ten minutes later.'],
+    'How many fives is that?',
+    'Counts in fives from the top.',
+    'When does break end? How many minutes are left?',
+  ),
+  'pattern-ab': step(
+    'I can go on with an AB pattern.',
+    ['pattern', 'again', 'next'],
+    'cubes in two colours',
+    ['Say red, blue as you build.', 'Hide the end; what comes?', 'Build it in two other colours.'],
+    'Which part comes again?',
+    'Says the part that repeats.',
+    'Lining up: clap, stamp, clap, stamp; carry on.',
+  ),
+  'pattern-aab': step(
+    'I can go on with a longer pattern.',
+    ['part', 'again', 'next'],
+    'cubes in two colours',
+    ['Say red, red, blue as you build.', 'Clap it.', 'Find a slip I have made.'],
+    'Does it sound the same all along?',
+    'Notices a slip and mends it.',
+    'Clap, clap, stamp: carry on round the circle.',
+  ),
+  'pattern-abc': step(
+    'I can make a pattern with three.',
+    ['part', 'again', 'three'],
+    'cubes in three colours',
+    ['Build red, blue, green, four times.', 'Cut it where it starts again.', 'Make one with shapes.'],
+    'Where does it start again?',
+    'Keeps three all along.',
+    'Clap, stamp, snap: one each round the circle.',
+  ),
+}
