@@ -104,7 +104,10 @@ function parts(game: AnyGame, params: unknown): Record<string, string> {
     Words: texts.words.join(', '),
     'Look for': list(texts.lookFors),
     'If you see': list(
-      texts.misconceptions.map(({ seen, ask, move }) => `${seen} “${ask}” → ${teachingMoves[move].title}.`),
+      texts.misconceptions.map(
+        ({ seen, ask, move }) =>
+          `${seen} “${ask}” → ${teachingMoves[move].title}${teachingMoves[move].title.endsWith('?') ? '' : '.'}`,
+      ),
     ),
     Easier: texts.easier,
     Harder: texts.harder,

@@ -1,5 +1,6 @@
 import { mayOffer } from '@/core/evidence/begun'
-import { games } from '@/core/games'
+import { gameOf, games } from '@/core/games'
+import { textsOf } from '@/core/games/texts'
 import { placedStrands } from '@/core/skills'
 import { inBand } from '@/core/grouping/problem/fit-cost'
 import { fittingBand } from './children'
@@ -7,6 +8,7 @@ import { createClass } from './classes'
 import { levelMeasure } from './figures'
 import { gamePage, gamesPage } from './games'
 import { changeHouseStyle } from './house-style'
+import { picturesOf } from './pictures'
 import { gameFit, groupsPage } from './groups/groups'
 import { grouped, list, names, newClass, openTestSchool, viewer } from './testing/school'
 
@@ -78,15 +80,15 @@ test('a game page says what choosing by chance costs, and refuses rules that mak
   expect(refused.refused).toEqual(['A squall lies on or beyond the last square.'])
 })
 
-test('a game page has its pictures where they are looked at', async () => {
-  const classId = await newClass()
-  const of = (more: object) => gamePage(viewer, { classId, gameId: 'landfall', ...more })
-  const { pictures, texts } = await of({})
-  expect(pictures!.steps).toHaveLength(texts.steps.length)
-  expect(pictures!.steps.filter((step) => step !== null).length).toBeGreaterThan(2)
-  expect(pictures!.table.scene.things.length).toBeGreaterThan(0)
-  expect((await of({ view: 'figures' })).pictures).toBeNull()
-  expect((await of({ view: 'teach' })).pictures).toBeNull()
+test('the pictures of a level: its table, and one for each step of a child or its sign; of rules made by hand too', async () => {
+  const { params } = gameOf('landfall').levels[0]
+  const level = (await picturesOf('landfall', params, true))!
+  const { steps } = textsOf('landfall', params)
+  expect(level.steps).toHaveLength(steps.length)
+  expect(level.steps.filter((step) => step !== null).length).toBeGreaterThan(2)
+  expect(level.table.scene.things.length).toBeGreaterThan(0)
+  const longer = (await picturesOf('landfall', { ...params, goal: 14 }, false))!
+  expect(longer.table.layout.spots.length).toBe(level.table.layout.spots.length + 4)
 })
 
 test('a Reception class of whom nothing is known is offered no products, and still has games enough', () => {

@@ -23,7 +23,6 @@ import { classIdSchema } from './classes'
 import { habitsOf } from './habits'
 import { levelMeasure, mainStrand, successAt, type FiguresInput } from './figures'
 import { soFar, stopAsking, type SoFar } from './heavy/threads'
-import { picturesOf } from './pictures'
 import { pagesOfGame } from './print/print'
 import { readingClass } from './use-case'
 
@@ -317,8 +316,6 @@ export const gamePage = readingClass(
       texts: textsOf(gameId, rules, coinage),
       /** The rules as they are played. */
       rules,
-      /** Looked at where it is played; null elsewhere, and where playing it for them takes too long. */
-      pictures: view === 'play' ? await picturesOf(gameId, rules) : null,
       input,
       /** Worked out where they are looked at. */
       figures,

@@ -71,12 +71,12 @@ export function sizeOf({ kind, face, many = 1 }: SceneThing): [number, number] {
       if (face?.kind === 'domino') return [36, 19]
       if (face?.kind === 'triangle') return [34, 32]
       if (face?.kind === 'words' || face?.kind === 'chain') return [46, 16]
-      if (face?.kind === 'coins') return [52, face.coins.length > 4 ? 28 : 16]
+      if (face?.kind === 'coins') return [64, face.coins.length > 4 ? 34 : 20]
       if (face?.kind === 'groups' || face?.kind === 'tens' || (face?.kind === 'frame' && face.cells > 5))
         return [36, 26]
       return [22, 30]
     case 'coin':
-      return [15, 15]
+      return [22, 22]
     case 'disc':
     case 'ring':
       return many > 1 ? [Math.min(5, many) * 8, Math.ceil(many / 5) * 8] : [10, 10]

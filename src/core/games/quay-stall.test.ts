@@ -23,7 +23,7 @@ test('a purse lies in order on the stall once it is counted', () => {
 test('a price is paid exactly, with the fewest coins, and change makes up what was paid', () => {
   const eight = go('quay-stall', start('quay-stall', { level: 'prices-10' }), [4])
   // Prices that take more than one coin: 3, 4, 6, 7, 8, 9.
-  expect(itemAsked(eight.items[0] as PracticeItem)).toBe('Pay 8 with the fewest coins. How many?')
+  expect(itemAsked(eight.items[0] as PracticeItem)).toBe('Pay 8: ? coins')
   expect(paid(eight.next)).toEqual([5, 2, 1])
   const seven = go('quay-stall', start('quay-stall', { level: 'change' }), [1, 7])
   expect(seven.items).toEqual([{ op: 'change', price: 7, paid: 10, answer: 3 }])

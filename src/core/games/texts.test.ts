@@ -85,6 +85,26 @@ const numbersIn = (value: unknown): number[] =>
       ? Object.values(value).flatMap(numbersIn)
       : []
 
+test('no example goes beyond the numbers of its level', () => {
+  const faults = faultsOf(({ game, params, texts }) => {
+    const level = game.levels.find((one) => one.params === params)!
+    // Ten fingers are always at hand.
+    const most = Math.max(10, level.to)
+    const { rules, steps, misconceptions, lookFors, easier, harder, stuck, finishEarly, iCan } = texts
+    // Set-up and end have a test of their own; a wrong answer may go beyond, and minutes are not the clock's numbers.
+    const asked = misconceptions.map(({ ask }) => ask)
+    const done = steps.map(([, words]) => words)
+    const lines = [...rules, ...done, ...asked, ...lookFors, easier, harder, stuck, finishEarly, iCan]
+    return lines.flatMap((line) =>
+      [...line.replace(/\d+ (seconds|minutes)/g, '').matchAll(/\d+/g)]
+        .map(([n]) => Number(n))
+        .filter((n) => n > most)
+        .map((n) => `${n} beyond ${most} in “${line}”`),
+    )
+  })
+  expect(faults).toEqual([])
+})
+
 test('a numeral in set-up, start and end is one of the level’s own', () => {
   const faults = faultsOf(({ game, params, texts }) => {
     const own = numbersIn(params)

@@ -20,14 +20,10 @@ export function fewestCoins(price: number): CoinValue[] {
 }
 
 /** What a class calls its coins: made up, or as they are called where it is. */
-export const coinages = ['shells', 'pence', 'cents'] as const
-export const coinageSchema = z.enum(coinages)
-export type Coinage = (typeof coinages)[number]
+export const coinageSchema = z.enum(['shells', 'pence', 'cents'])
+export type Coinage = z.infer<typeof coinageSchema>
 
 const single: Record<Coinage, string> = { shells: 'shell', pence: 'penny', cents: 'cent' }
-
-/** What stands on a coin or a price beside its number; nothing where it is made up. */
-export const coinSign: Record<Coinage, string> = { shells: '', pence: 'p', cents: 'c' }
 
 /** Texts are written in shells; a class reads them in what it calls its coins. */
 export function inCoinage(text: string, coinage: Coinage): string {

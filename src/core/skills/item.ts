@@ -333,11 +333,11 @@ export function itemAsked(item: PracticeItem): string {
     case 'odd-even':
       return `${item.of} is ?`
     case 'coins':
-      return 'How much is this?'
+      return 'Worth: ?'
     case 'pay':
-      return `Pay ${item.price} with the fewest coins. How many?`
+      return `Pay ${item.price}: ? coins`
     case 'change':
-      return `Pay ${item.price} with ${item.paid}. What comes back?`
+      return `${item.price}, paid with ${item.paid}: ?`
     case 'compare':
       return item.ask === 'more' ? `${item.a} or ${item.b}: more?` : `${item.a} or ${item.b}: less?`
     case 'neighbour': {

@@ -22,7 +22,7 @@ function threads(): Threads {
 
 export const planThread = () => threads().plans
 export const printThread = () => threads().prints
-const gameThread = () => threads().games
+export const gameThread = () => threads().games
 
 export function warmThreads() {
   planThread().warm()

@@ -2,7 +2,7 @@ import Link from 'next/link'
 import type { Action } from '@/server/answer'
 import type { gamePage, GameView, stopWaiting as stop } from '@/server/games'
 import { GameFigures, headingFor } from './game-figures'
-import { HowToPlay } from './how-to-play'
+import { HowToPlay, type Pictures } from './how-to-play'
 import { Teach } from './teach'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
@@ -13,10 +13,13 @@ const views: Record<GameView, string> = { play: 'How to play', teach: 'Teach', f
 export function GamePage({
   classId,
   page,
+  pictures,
   stopWaiting,
 }: {
   classId: string
   page: Page
+  /** Of how it is played; null where another view is looked at. */
+  pictures: Pictures | null
   stopWaiting: Action<typeof stop>
 }) {
   const { game, level, levels, figures, input, slotMinutes, changed, view } = page
@@ -84,7 +87,7 @@ export function GamePage({
             ))}
           </ol>
         </nav>
-        {view === 'play' && <HowToPlay classId={classId} page={page} />}
+        {pictures && <HowToPlay classId={classId} page={page} pictures={pictures} />}
         {view === 'teach' && <Teach page={page} />}
         {figures && (
           <GameFigures

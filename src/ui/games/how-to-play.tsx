@@ -1,23 +1,25 @@
+import { Suspense } from 'react'
 import Link from 'next/link'
+import type { StepPicture } from '@/core/games/playing/step-pictures'
 import type { gamePage } from '@/server/games'
+import type { picturesOf } from '@/server/pictures'
 import { Board } from '../board/board'
 import { many, minutesInWords } from '../words'
 import { ChildStep } from './child-step'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
+export type Pictures = ReturnType<typeof picturesOf>
 
 /** The table after a few goes, and what an adult does and says to begin: enough to run it from this page alone. */
-export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
-  const { game, level, texts, materials, pages, around, pictures } = page
+export function HowToPlay({ classId, page, pictures }: { classId: string; page: Page; pictures: Pictures }) {
+  const { game, level, texts, materials, pages, around } = page
   return (
     <>
       <div className="figures how-to">
         <div className="game-table">
-          {pictures ? (
-            <Board {...pictures.table} name={`${game.title}, ${level.title}`} />
-          ) : (
-            <p className="muted">With these rules the picture takes too long to find.</p>
-          )}
+          <Suspense fallback={<p className="muted">Drawing the table …</p>}>
+            <LevelBoard pictures={pictures} name={`${game.title}, ${level.title}`} />
+          </Suspense>
         </div>
         <dl className="set-up">
           <dt>Set up</dt>
@@ -43,11 +45,9 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
       </div>
       <div className="game-side">
         <h2 className="section">What children do</h2>
-        <ol className="child-steps">
-          {texts.steps.map((step, i) => (
-            <ChildStep key={step[1]} step={step} picture={pictures?.steps[i] ?? null} />
-          ))}
-        </ol>
+        <Suspense fallback={<Steps steps={texts.steps} pictures={null} />}>
+          <StepsAsFound steps={texts.steps} pictures={pictures} />
+        </Suspense>
         <h2 className="section">For {materials.children} children</h2>
         <p className="small">{materials.needs.map(({ count, item }) => `${count} × ${item}`).join(', ')}</p>
         <p>
@@ -64,5 +64,30 @@ export function HowToPlay({ classId, page }: { classId: string; page: Page }) {
         </p>
       </div>
     </>
+  )
+}
+
+async function LevelBoard({ pictures, name }: { pictures: Pictures; name: string }) {
+  const found = await pictures
+  return found ? (
+    <Board {...found.table} name={name} />
+  ) : (
+    <p className="muted">The picture of these rules takes too long to find.</p>
+  )
+}
+
+type StepList = Page['texts']['steps']
+
+async function StepsAsFound({ steps, pictures }: { steps: StepList; pictures: Pictures }) {
+  return <Steps steps={steps} pictures={(await pictures)?.steps ?? null} />
+}
+
+function Steps({ steps, pictures }: { steps: StepList; pictures: readonly (StepPicture | null)[] | null }) {
+  return (
+    <ol className="child-steps">
+      {steps.map((step, i) => (
+        <ChildStep key={step[1]} step={step} picture={pictures?.[i] ?? null} />
+      ))}
+    </ol>
   )
 }

@@ -18,7 +18,7 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
     case 'see':
       return 'How many did you see?'
     case 'numeral':
-      return 'Say the number'
+      return item.write ? 'Write the number you hear' : 'Say the number'
     case 'say':
     case 'skip':
       return 'What comes next?'

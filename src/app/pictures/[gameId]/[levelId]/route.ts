@@ -12,7 +12,7 @@ export async function GET(
   const level = id.success ? gameOf(id.data).levels.find((one) => one.id === levelId) : undefined
   if (!id.success || !level) return new Response('There is no such picture.', { status: 404 })
   const game = gameOf(id.data)
-  const pictures = await picturesOf(game.id, level.params)
+  const pictures = await picturesOf(game.id, level.params, true)
   if (!pictures) return new Response('This picture takes too long to find.', { status: 503 })
   const { layout, scene } = pictures.table
   return new Response(svgOf(layout, scene, `${game.title}, ${level.title}`), {

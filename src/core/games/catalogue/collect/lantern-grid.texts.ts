@@ -44,9 +44,9 @@ export const lanternGridTexts = (params: Params): LevelTexts => {
         ? 'I can find how many without counting from one each time.'
         : 'I can see how many without counting.',
     words: ['how many', 'the same', 'five and some', 'I see'],
-    easier: 'Cover the boxes above five.',
+    easier: sectors > 5 ? 'Cover the boxes above five.' : 'Cover the boxes with four and five.',
     harder: 'Look for two seconds only, then say.',
-    stuck: 'Look for five first. What is beside it?',
+    stuck: `Look for ${sectors > 5 ? 'five' : 'two'} first. What is beside it?`,
     finishEarly: 'Find two boxes with the same number that look different.',
     talk: 'How did you see that one without counting each?',
     cautions: [],

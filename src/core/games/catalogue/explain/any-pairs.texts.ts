@@ -34,7 +34,9 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
       ten
         ? 'Uses one pair to find the next?'
         : high > 12
-          ? 'Tells 12 from 20, and 13 from 30?'
+          ? tens
+            ? 'Says “-ty”, not “-teen”?'
+            : 'Tells 12 from 20?'
           : 'Tells 6 from 9?',
       'Goes back to who asked for what?',
     ],
@@ -74,7 +76,7 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
     easier: ten ? 'Keep a ten frame on the table.' : 'Keep a number line on the table.',
     harder: ten
       ? 'Ask without looking at the frame, and say the whole sum.'
-      : 'Ask by a clue: “one more than 12”.',
+      : `Ask by a clue: “${tens ? 'ten more than 30' : `one more than ${low + 2}`}”.`,
     stuck: ten ? 'Show the card on fingers: which are down?' : 'Count along the line to the number.',
     finishEarly: 'Put your pairs in order.',
     talk: 'How did you know whom to ask?',

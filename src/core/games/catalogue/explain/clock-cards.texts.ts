@@ -32,10 +32,12 @@ export const clockCardsTexts = (params: Params): LevelTexts => {
         ? 'Sets the short hand on the hour and the long hand on twelve?'
         : every === 5
           ? 'Counts round the clock in fives, not in ones?'
-          : 'Puts the hour hand between numbers at half past?',
+          : every === 15
+            ? 'Says “quarter to” of the hour that comes?'
+            : 'Puts the hour hand between numbers at half past?',
       'Tells the hands apart?',
       ...(every <= 15
-        ? [`Says “${every === 5 ? 'ten' : 'quarter'} to” of the hour that comes?`]
+        ? [every === 5 ? 'Says “ten to” of the hour that comes?' : 'Puts the hour hand between numbers?']
         : every === 30
           ? ['Says “half past” of the right hour?']
           : []),

@@ -6,7 +6,7 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
   const { ask, high, action, keyWord, calls } = params
   const works = ask !== 'number'
   return {
-    setUp: `${ask === 'number' ? `Cards 0 to ${high}` : ask === 'sum' ? `Sum cards to ${high}` : `Take-away cards to ${high}`}, clear floor, a caller.`,
+    setUp: `${ask === 'number' ? `Cards 1 to ${high}` : ask === 'sum' ? `Sum cards to ${high}` : `Take-away cards to ${high}`}, clear floor, a caller.`,
     start: 'Everyone stands, or sits, in a space of their own.',
     end: `Done after ${calls} calls.`,
     steps: [
@@ -20,7 +20,7 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
       works ? 'Work it out and say how many.' : 'Say how many.',
       `All ${action} that many times, at their own pace.`,
       ...(keyWord ? ['Only if the caller says the key word: else stand still.'] : []),
-      ...(ask === 'sum' ? [] : ['Zero: nobody moves.']),
+      ...(ask === 'difference' ? ['Zero: nobody moves.'] : []),
       'Take turns to call.',
     ],
     lookFors: [
@@ -54,7 +54,11 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
           },
     ],
     iCan: works ? 'I can work it out and do that many.' : `I can count moves to ${high}.`,
-    words: ['how many', 'stop', ...(works ? ['altogether', 'is left'] : ['count', 'once more'])],
+    words: [
+      'how many',
+      'stop',
+      ...(works ? [ask === 'sum' ? 'altogether' : 'is left', 'work out'] : ['count', 'once more']),
+    ],
     easier: 'Count aloud together.',
     harder: 'Count in a whisper, or in your head.',
     stuck: 'Hold hands and count together.',

@@ -31,7 +31,7 @@ export const fogNumberTexts = (params: Params): LevelTexts => {
       {
         number: 'Asks so that about half of the numbers go?',
         double: 'Says the double without adding?',
-        'tens-and-ones': 'Says tens and ones, and covers the right side?',
+        'tens-and-ones': 'Says tens and ones without a slip?',
       }[fact],
       'Covers the right side of the line?',
       'Uses the answers given before?',
@@ -44,7 +44,7 @@ export const fogNumberTexts = (params: Params): LevelTexts => {
       },
       {
         seen: 'Asks what is known already.',
-        ask: 'It is more than ten. Can it be seven?',
+        ask: `It is more than ${high > 10 ? 'ten. Can it be seven' : 'five. Can it be two'}?`,
         move: 'halve-what-is-left',
       },
     ],

@@ -34,17 +34,24 @@ export const hiddenCornerTexts = (params: Params): LevelTexts => {
           : 'Says the product at once, or counts in steps?'
         : `Starts from the ${whole}?`,
       `Tells a ${add ? 'part' : 'factor'} from the ${whole}?`,
-      add ? 'Can say how: “8 and 2, and one more”?' : 'Can say how: “5 times 6, and 6 more”?',
+      add
+        ? `Can say how: “${high > 5 ? '8 and 2' : '4 and 4'}, and one more”?`
+        : 'Can say how: “5 times 6, and 6 more”?',
     ],
     misconceptions: [
       total
         ? add
           ? {
-              seen: 'Says that zero and six make zero.',
-              ask: 'Six and none: how many is that?',
+              seen: 'Says that zero and four make zero.',
+              ask: 'Four and none: how many is that?',
               move: 'zero',
             }
-          : { seen: 'Adds the two numbers.', ask: 'How many sixes are there?', move: 'counts-things' }
+          : {
+              seen: 'Adds the two numbers.',
+              ask: 'How many groups are there, and how many in each?',
+              move: 'groups-not-sum',
+              slip: 'added',
+            }
         : add
           ? {
               seen: 'Adds the two numbers in sight.',
@@ -67,7 +74,11 @@ export const hiddenCornerTexts = (params: Params): LevelTexts => {
     words: add ? ['part', 'total', 'missing', 'makes'] : ['times', 'groups of', 'product', 'factor'],
     easier: add ? 'Build the card with cubes in two colours.' : 'Draw the rows of dots.',
     harder: 'Say another card with the same top corner.',
-    stuck: total ? 'Start at the larger part.' : `Start from the ${whole}: what do you know of it?`,
+    stuck: total
+      ? add
+        ? 'Start at the larger part.'
+        : 'Count in steps of the number you know best.'
+      : `Start from the ${whole}: what do you know of it?`,
     finishEarly: 'Say all four sentences of your card.',
     talk: 'How did you know? Could it have been found another way?',
     cautions: [],

@@ -80,7 +80,10 @@ export const largest: Record<StallKind, CoinValue> = {
 const ofEach = 6
 
 const table = respondTable<Params>(
-  () => onTable(stacked(10, packSpots([72, 34]), place('stall', [110, 40], { label: 'the stall' }))),
+  () =>
+    onTable(
+      stacked(10, packSpots([72, 34]), place('stall', [124, 30], { shape: 'area', label: 'the stall' })),
+    ),
   ({ params: { kind }, prompt, open }) => {
     if (prompt.length === 0) return packThings('question cards')
     return [

@@ -43,7 +43,7 @@ export const quickLookTexts = (params: Params): LevelTexts => {
     ],
     misconceptions: [
       {
-        seen: 'Tries to count each dot after it is gone.',
+        seen: `Tries to count each ${pattern === 'fingers' ? 'finger' : 'dot'} after it is gone.`,
         ask: 'What shape did you see? How many are in it?',
         move: pattern === 'frame' || pattern === 'fingers' ? 'fives-first' : 'other-ways',
       },

@@ -60,7 +60,9 @@ export const theGapTexts = (params: Params): LevelTexts => {
       ? 'Put a ten frame beside the card.'
       : tens
         ? 'Lay rods beside the card.'
-        : 'Use a number line and hop to the next ten.',
+        : target < 10
+          ? 'Put a row of five beside the card.'
+          : 'Use a number line and hop to the next ten.',
     harder: 'Write both taking-away sums of each pair.',
     stuck: tens
       ? 'How many rods to ten rods?'

@@ -22,13 +22,13 @@ export const twinTotalsTexts = (params: Params): LevelTexts => {
     ],
     lookFors: [
       to > 10 ? 'Makes ten to say a total, or counts on?' : 'Says the total before turning the second card?',
-      'Sees that 3 and 4 is as many as 5 and 2?',
+      `Sees that ${to > 6 ? '3 and 4 is as many as 5 and 2' : '3 and 2 is as many as 4 and 1'}?`,
       'Goes back to where a total lay?',
     ],
     misconceptions: [
       {
         seen: 'Looks for the same two numbers, not the same total.',
-        ask: 'Six and one, five and two: how many each?',
+        ask: `${to > 6 ? 'Six and one, five and two' : 'Four and one, three and two'}: how many each?`,
         move: 'same-total',
       },
       { seen: 'Counts all every time.', ask: 'Which number could you start from?', move: 'starts-from-one' },

@@ -30,7 +30,7 @@ export const twoHalvesTexts = (params: Params): LevelTexts => {
     misconceptions: [
       {
         seen: 'Counts the first half again.',
-        ask: 'You said four. What comes next?',
+        ask: `You said ${high > 3 ? 'four' : 'three'}. What comes next?`,
         move: 'starts-from-one',
       },
       ...(record

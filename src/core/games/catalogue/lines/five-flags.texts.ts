@@ -96,8 +96,9 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
           : rule === 'product'
             ? {
                 seen: 'Adds instead of multiplying.',
-                ask: 'How many fours are there?',
-                move: 'counts-things',
+                ask: 'How many groups are there, and how many in each?',
+                move: 'groups-not-sum',
+                slip: 'added',
               }
             : {
                 seen: 'Adds instead of taking away.',

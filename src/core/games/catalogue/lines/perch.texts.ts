@@ -103,7 +103,7 @@ export const perchTexts = (params: Params): LevelTexts => {
       difference: ['difference', 'how many more', 'the same', 'safe'],
       'ten-more': ['ten more', 'total', 'teens', 'safe'],
     }[source.kind],
-    easier: 'Play with five birds each.',
+    easier: `Play with ${tokens > 5 ? 'five' : 'three'} birds each.`,
     harder: 'Before you begin, choose two perches you will try to make safe, and say why.',
     stuck: {
       dice: 'Start at the larger number and count on.',

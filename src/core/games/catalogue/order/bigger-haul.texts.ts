@@ -9,7 +9,7 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
   const each = show === 'dominoes' ? 'Turn a domino.' : one ? 'Turn a card.' : 'Turn two cards.'
   return {
     setUp: `${cards[0].toUpperCase()}${cards.slice(1)}, shuffled face down.`,
-    start: 'Nobody has any cards yet.',
+    start: `Nobody has any ${show === 'dominoes' ? 'dominoes' : 'cards'} yet.`,
     end: `Done after ${rounds} rounds. Whoever has most wins.`,
     steps: [
       ['turn', each],
@@ -41,7 +41,7 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
               ? 'Each turns a domino and adds both sides.'
               : 'Each turns two cards and adds them.',
             'The larger total takes all.',
-            'Equal: the cards wait for the next round.',
+            `Equal: the ${show === 'dominoes' ? 'dominoes' : 'cards'} wait for the next round.`,
           ],
     lookFors: [
       one
@@ -52,7 +52,11 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
             ? 'Starts from the side with more dots?'
             : 'Makes ten with the two cards, or counts on?',
       'Sees who wins without working it out?',
-      'Says the sum aloud?',
+      one
+        ? 'Says the smaller neighbour first?'
+        : rule === 'difference'
+          ? 'Says the difference aloud?'
+          : 'Says the sum aloud?',
     ],
     misconceptions: one
       ? [
@@ -73,8 +77,8 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
           ]
         : [
             {
-              seen: 'Compares only the largest cards.',
-              ask: 'She has 9 and 1, you have 7 and 7. Who has more?',
+              seen: `Compares only the largest ${show === 'dominoes' ? 'sides' : 'cards'}.`,
+              ask: `She has ${show === 'dominoes' ? '6 and 0, you have 4 and 4' : '9 and 1, you have 7 and 7'}. Who has more?`,
               move: 'same-total',
             },
             {
@@ -102,9 +106,14 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
         : 'Start at the larger number and count on.',
     finishEarly: one
       ? 'Put your cards in order and look for the missing ones.'
-      : 'Find two cards that beat your best haul by one.',
+      : show === 'dominoes'
+        ? 'Find a domino that beats your best one by one.'
+        : 'Find two cards that beat your best haul by one.',
     talk: 'Did you have to work it out to know who wins?',
     cautions: [],
-    home: 'Use playing cards without the picture cards.',
+    home:
+      show === 'dominoes'
+        ? 'Use dominoes, or playing cards to six.'
+        : 'Use playing cards without the picture cards.',
   }
 }

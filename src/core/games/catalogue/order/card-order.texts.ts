@@ -4,7 +4,7 @@ import type { Params } from './card-order'
 export const cardOrderTexts = (params: Params): LevelTexts => {
   const { low, high, by, row, rows, falling } = params
   return {
-    setUp: `Cards ${low} to ${high}${by > 1 ? ` in steps of ${by}` : ''}, shuffled face down${high - low > 100 ? ' (thirty of them are enough)' : ''}.`,
+    setUp: `Cards ${low} to ${high}${by > 1 ? ` in steps of ${by}` : ''}, shuffled face down${high - low > 100 ? ` (${row * rows} of them are enough)` : ''}.`,
     start: 'The row is empty.',
     end: `Done after ${rows} rows of ${row}.`,
     steps: [

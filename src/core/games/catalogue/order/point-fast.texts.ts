@@ -105,7 +105,15 @@ const pointing = (params: Params): LevelTexts => {
         move: 'even-spaces',
       },
       ...(marks === 'all'
-        ? [{ seen: 'Points to 31 for 13.', ask: 'Which ten comes first?', move: 'digits-turned' as const }]
+        ? [
+            high > 12
+              ? { seen: 'Points to 12 for 20.', ask: 'How many tens has it?', move: 'digits-turned' as const }
+              : {
+                  seen: 'Points to 9 for 6.',
+                  ask: 'Which one is nearer to five?',
+                  move: 'looks-alike' as const,
+                },
+          ]
         : [
             {
               seen: 'Spaces the numbers unevenly.',

@@ -23,7 +23,7 @@ export const gridHopTexts = (params: Params): LevelTexts => {
     ],
     rules: [
       'Roll the die and choose: that many ones, or that many tens.',
-      `Say the sum before you move: “${down ? '64 take away 30 is 34' : '34 add 30 is 64'}”.`,
+      `Say the sum before you move: “${down ? '64 take away 30 is 34' : goal > 50 ? '34 add 30 is 64' : '14 add 30 is 44'}”.`,
       down
         ? 'Tens go up the grid, ones go back along the row.'
         : 'Tens go down the grid, ones go on along the row.',
@@ -49,7 +49,7 @@ export const gridHopTexts = (params: Params): LevelTexts => {
       },
       {
         seen: 'Stops at the end of the row.',
-        ask: 'What comes after 40? Where is it on the grid?',
+        ask: `What comes ${down ? 'before 41' : 'after 40'}? Where is it on the grid?`,
         move: 'no-wrap',
       },
     ],

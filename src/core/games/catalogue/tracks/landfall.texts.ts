@@ -12,6 +12,8 @@ export const landfallTexts = (params: Params): LevelTexts => {
   const zero = source.kind === 'cards' && source.low === 0
   const oneDie = source.kind === 'dice' ? source.oneDieWithin : null
   const large = Math.max(start, goal) > 30
+  // An example of its own numbers.
+  const from = (back ? 9 : 6) + Math.min(start, goal)
   return {
     setUp: `Track ${Math.min(start, goal)} to ${Math.max(start, goal)} in the middle, a marker each on ${start}, ${source.kind === 'cards' ? `a shuffled pack ${source.low} to ${source.high} for each child` : device.thing}.`,
     start: `All markers on ${start}. ${predict ? 'Each says how many goes it will take. ' : ''}The youngest begins.`,
@@ -26,7 +28,7 @@ export const landfallTexts = (params: Params): LevelTexts => {
     ],
     rules: [
       `${device.use}. Count ${way} from your number, one square for each.`,
-      `Say it: “I’m on ${back ? '9, I take away 3, I land on 6' : '6, I add 3, I land on 9'}.”${record ? ' Write it.' : ''}`,
+      `Say it: “I’m on ${from}, I ${add} 3, I land on ${back ? from - 3 : from + 3}.”${record ? ' Write it.' : ''}`,
       finish === 'exact'
         ? 'Too many to fit? Stay where you are and pass it on.'
         : finish === 'bounce'
@@ -62,7 +64,7 @@ export const landfallTexts = (params: Params): LevelTexts => {
           }
         : {
             seen: 'Starts again from the first square every go.',
-            ask: 'You are on 6. Do we need to count those again?',
+            ask: `You are on ${from}. Do we need to count those again?`,
             move: 'starts-from-one',
           },
       ...(zero

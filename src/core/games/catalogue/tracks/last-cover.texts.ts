@@ -45,7 +45,9 @@ export const lastCoverTexts = (params: Params): LevelTexts => {
           },
       {
         seen: add ? 'Is one short when counting on.' : 'Is one out when counting back.',
-        ask: add ? 'You are on three. What is one more?' : 'Start at nine and take one away. Where are you?',
+        ask: add
+          ? 'You are on three. What is one more?'
+          : `Start at ${to > 5 ? 'nine' : 'five'} and take one away. Where are you?`,
         move: 'counted-own',
       },
     ],

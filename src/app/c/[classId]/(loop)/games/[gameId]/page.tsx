@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { gameIdSchema, gameOf } from '@/core/games'
 import { gamePage, type GameView } from '@/server/games'
+import { picturesOf } from '@/server/pictures'
 import { GamePage } from '@/ui/games/game-page'
 import { load } from '../../../../../load'
 import { only, wholeFrom, type Query } from '../../query'
@@ -29,7 +30,9 @@ export default async function GameRoute({ params, searchParams }: Props) {
     // What no such view is opens the first.
     view: only(view) as GameView | undefined,
   })
-  return <GamePage classId={classId} page={page} stopWaiting={stopWaitingAction} />
+  // They follow when they are found: the page does not wait for them.
+  const pictures = page.view === 'play' ? picturesOf(page.game.id, page.rules, page.changed === null) : null
+  return <GamePage classId={classId} page={page} pictures={pictures} stopWaiting={stopWaitingAction} />
 }
 
 function parsed(rules: string | undefined): unknown {
