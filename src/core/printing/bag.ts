@@ -2,6 +2,7 @@ import { gameOf } from '../games'
 import type { Need } from '../planning/materials'
 import { isPrinted, nameOf, type Thing } from '../things'
 import type { Bundle, PrintItem } from './item'
+import { centimetreTrack } from './pieces/lines'
 import { piecesOf } from './pieces/of-thing'
 import { bagLabel } from './sheets/bag-label'
 import { taskCard } from './sheets/task-card'
@@ -22,6 +23,10 @@ const printedInstead = (one: Thing): string | null =>
     : one.kind === 'dominoes'
       ? `domino cards to double ${one.to}`
       : null
+
+/** First and last number of what can be had in squares of a centimetre too; null: it has no such squares. */
+const endsOf = (one: Thing): [number, number] | null =>
+  one.kind === 'track' ? [one.from, one.to] : one.kind === 'number line' && one.to <= 100 ? [0, one.to] : null
 
 /**
  * The bag of a game: its task cards, everything of paper, a label, and what comes from the shelf.
@@ -79,6 +84,25 @@ export function bagOf(
       },
     ]
   })
+  const centimetres = needs.flatMap(({ thing }): PrintItem[] => {
+    const ends = endsOf(thing)
+    if (!ends) return []
+    const name = `${nameOf(thing)}, squares of a centimetre`
+    const squalls = thing.kind === 'track' ? thing.squalls : []
+    return [
+      {
+        id: id(name),
+        name,
+        role: 'more',
+        count: 1,
+        thing: null,
+        part: (copies) => ({
+          title: name,
+          pieces: Array.from({ length: copies }, () => centimetreTrack(...ends, squalls)).flat(),
+        }),
+      },
+    ]
+  })
   const shelf = needs
     .filter(({ thing }) => !isPrinted(thing))
     .map(({ item, count }) => ({ name: item, count }))
@@ -102,5 +126,11 @@ export function bagOf(
       ),
     }),
   }
-  return { id: gameId, title: game.title, gameId, items: [...taskCards, ...things, label], shelf }
+  return {
+    id: gameId,
+    title: game.title,
+    gameId,
+    items: [...taskCards, ...things, label, ...centimetres],
+    shelf,
+  }
 }

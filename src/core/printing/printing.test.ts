@@ -10,7 +10,9 @@ import { packed } from './pack'
 import { pagesOf, type Job } from './pages'
 import { safeMargin } from './paper'
 import { net } from './pieces/die-net'
+import { centimetreTrack } from './pieces/lines'
 import { piecesOf } from './pieces/of-thing'
+import { thanksSlip } from './sheets/signs'
 import { countsToPrint } from './to-print'
 import { TooMuch } from './too-much'
 
@@ -188,4 +190,38 @@ test('what nobody can mean is refused before it is laid out', () => {
   const cards = pile.bundles[0].items.find(({ name }) => name.startsWith('triangle cards'))!
   expect(() => pagesOf(pile, { ...usual, counts: { [cards.id]: 499 } })).toThrow(TooMuch)
   expect(() => pagesOf(pile, { ...usual, counts: { [cards.id]: 80 } })).toThrow(/pages, and 400 are the most/)
+})
+
+test('a track in squares of a centimetre: every number once, each square ten millimetres wide and next to the last', () => {
+  const strips = centimetreTrack(0, 30, [7, 13])
+  const numbers: number[] = []
+  for (const { marks, width } of strips) {
+    const squares = groupsOf(marks, 'square ')
+    numbers.push(...squares.map(({ id }) => Number(id.slice('square '.length))))
+    const middles = squares.map(({ x }) => x)
+    for (let i = 1; i < middles.length; i++) expect(middles[i] - middles[i - 1]).toBeCloseTo(10)
+    expect(middles[0]).toBeCloseTo(-width / 2 + 5)
+    // It fits between the margins of either paper.
+    expect(width).toBeLessThanOrEqual(210 - 2 * safeMargin)
+  }
+  expect(numbers).toEqual(Array.from({ length: 31 }, (_, n) => n))
+  const shaded = strips.flatMap(({ marks }) =>
+    marks.filter((mark) => mark.op === 'rect' && mark.fill === 'hazard'),
+  )
+  expect(shaded).toHaveLength(2)
+})
+
+test('whoever wants it gets a track in centimetres with the bag; it is not printed unasked', () => {
+  const { bundles } = pileFor('landfall', 'to-20-die', 4)
+  const item = bundles[0].items.find(({ name }) => name.endsWith('squares of a centimetre'))!
+  expect([item.name, item.role]).toEqual(['track 0 to 20, squares of a centimetre', 'more'])
+  expect(countsToPrint(bundles, new Map())[item.id]).toBe(0)
+  expect(item.part(2, { seed: 1, taskCards: 'small' }).pieces).toHaveLength(4)
+})
+
+test('a thank-you slip names the child and how it played, and nobody’s rank', () => {
+  const { marks } = thanksSlip('Élodie', 2)
+  const said = marks.flatMap((mark) => (mark.op === 'text' ? [mark.text] : []))
+  expect(said).toContain('Thank you, Élodie')
+  expect(said.join(' ')).not.toMatch(/\b(best|winner|first|fastest|level|points?)\b/i)
 })

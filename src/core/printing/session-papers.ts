@@ -5,7 +5,7 @@ import type { Bundle, PrintItem } from './item'
 import type { Piece } from './piece'
 import { metreStrips } from './pieces/lines'
 import { coverPage, observationSheet, roomChart, type SeenStep, type SheetVisit } from './sheets/session'
-import { canSlip, groupSign, namePeg, rulesPoster, stationSign } from './sheets/signs'
+import { canSlip, groupSign, namePeg, rulesPoster, stationSign, thanksSlip } from './sheets/signs'
 
 export interface SessionPapers {
   /** Of the class and its day, as it stands on the pages. */
@@ -127,6 +127,9 @@ export function sessionPapers(papers: SessionPapers): Bundle {
         groups.flatMap(({ pennant, children }) => children.map(({ name }) => namePeg(name, pennant))),
       ),
       item('“I can” slips', 1, slips),
+      item('thank-you slips', 1, () =>
+        groups.flatMap(({ pennant, children }) => children.map(({ name }) => thanksSlip(name, pennant))),
+      ),
       item('poster for the rules of the room', 1, () => [rulesPoster()]),
       item('metre strip to tape together', 1, metreStrips),
     ],

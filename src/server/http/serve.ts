@@ -79,11 +79,10 @@ export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions)
     process.once(signal, () => void stop(servers).then(() => process.exit(0)))
 
   // Whoever comes first need not wait for pages that nobody asked for yet.
-  if (!cold)
-    void warm(inside, 'pages').then(() => {
-      warmThreads()
-      warmed?.()
-    })
+  if (!cold) {
+    warmThreads()
+    void warm(inside, 'pages').then(() => warmed?.())
+  }
   say(`Islands is ready: http://localhost:${port}`)
   for (const address of addresses) say(`from other devices: ${scheme}://${address}:${port}`)
   if (certificate) sayWhoItIs(certificate, say)

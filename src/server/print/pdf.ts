@@ -43,7 +43,21 @@ async function write(document: PDFKit.PDFDocument, pages: readonly DrawnPage[]) 
     for (const mark of marks) writer.write(mark)
     document.restore()
   }
+  await embedFonts(document)
   document.end()
+}
+
+interface Embedding {
+  /** The fonts of the document by name. PDFKit embeds each at its end, all in one go, unless it was done before. */
+  _fontFamilies: Record<string, { finalize(): void }>
+}
+
+/** Embeds one font after another, with room for other work between them: cutting one down takes some 50 milliseconds. */
+async function embedFonts(document: PDFKit.PDFDocument) {
+  for (const font of new Set(Object.values((document as unknown as Embedding)._fontFamilies))) {
+    await setImmediate()
+    font.finalize()
+  }
 }
 
 /** Letters on these pages that no font has: they are left out, and told before. */

@@ -65,3 +65,16 @@ test('a step that the table does not tell keeps its sign', () => {
   const game = gameOf('landfall')
   expect(stepPictures(game, game.levels[0].params, ['check', 'pass'])).toEqual([null, null])
 })
+
+test('who looks after a spin looks for the place: the numeral that was spun, and nothing stands on it yet', () => {
+  const game = gameOf('tower-bay')
+  const [spun, sought, placed] = stepPictures(game, game.levels[0].params, ['spin', 'look', 'place'])
+  if (spun?.kind !== 'table' || sought?.kind !== 'table' || placed?.kind !== 'table')
+    throw new Error('A picture is missing.')
+  const wheel = spun.scene.things.find(({ face }) => face?.kind === 'wheel')?.face
+  if (wheel?.kind !== 'wheel' || wheel.at === null) throw new Error('The spinner points nowhere.')
+  const numerals = sought.layout.spots.flatMap(({ face }) => (face?.kind === 'numeral' ? [face.n] : []))
+  expect(numerals).toEqual([Number(wheel.sectors[wheel.at])])
+  expect(sought.scene.things).toEqual([])
+  expect(placed.scene.things.map(({ kind }) => kind)).toContain('cube')
+})

@@ -10,7 +10,7 @@ import { firstFrame, nextFrames, playersToShow, type Frame } from './showing'
 export type StepPicture = ({ kind: 'table' } & Detail) | { kind: 'said'; words: string }
 
 /** Which moment of a go a step belongs to. */
-type Moment = 'device' | 'dealt' | 'said' | 'moved'
+type Moment = 'device' | 'dealt' | 'sought' | 'said' | 'moved'
 
 const momentOf: Partial<Record<Gesture, Moment>> = {
   roll: 'device',
@@ -57,13 +57,20 @@ export function stepPictures(
   const found: Record<Moment, StepPicture | null> = {
     device: go.device && (onTable(detail(layout, spots(true), go.device.scene)) ?? dealt),
     dealt: dealt ?? moved,
+    sought: onTable(movedIn(layout, go, (go.device ?? go.before).scene)),
     said: go.said === null ? null : { kind: 'said', words: go.said },
     moved,
   }
-  return gestures.map((gesture) => {
-    const moment = momentOf[gesture]
-    return moment ? found[moment] : null
+  return gestures.map((gesture, step) => {
+    const moment = momentAt(gestures, step)
+    return moment ? (found[moment] ?? found[momentOf[gesture]!]) : null
   })
+}
+
+/** Who looks after the device was used looks for the place where something will happen. */
+function momentAt(gestures: readonly Gesture[], step: number): Moment | undefined {
+  const used = gestures.slice(0, step).some((gesture) => ['roll', 'spin', 'turn'].includes(gesture))
+  return gestures[step] === 'look' && used ? 'sought' : momentOf[gestures[step]]
 }
 
 const onTable = (part: Detail | null): StepPicture | null => part && { kind: 'table', ...part }
@@ -76,8 +83,8 @@ interface Go {
   moved: Frame
 }
 
-/** Where what the go moves is seen, with the places it passes. */
-function movedIn(layout: Layout, { before, device, moved }: Go): Detail | null {
+/** Where what the go moves is seen, with the places it passes: as it lies after the go, or in another scene of it. */
+function movedIn(layout: Layout, { before, device, moved }: Go, scene = moved.scene): Detail | null {
   const from = (device ?? before).scene
   const stood = new Map(from.things.map(({ id, at }) => [id, at]))
   const passed = moved.scene.things.flatMap(({ id, at }) => {
@@ -85,7 +92,7 @@ function movedIn(layout: Layout, { before, device, moved }: Go): Detail | null {
     return was === undefined || was === at ? [] : wayBetween(layout, was, at)
   })
   const spots = changed(from, moved.scene).map(({ at }) => at)
-  return detail(layout, [...spots, ...passed], moved.scene)
+  return detail(layout, [...spots, ...passed], scene)
 }
 
 /** The first go in which something is worked out and moved a little way, else the one that takes the least of the table. */

@@ -1,4 +1,4 @@
-import { box, fitted, line } from '../../drawing/marks'
+import { box, fitted, line, type Mark } from '../../drawing/marks'
 import { at, framed, range, type Piece } from '../piece'
 import { textRound } from '../text'
 
@@ -84,25 +84,35 @@ export function trackInRows(from: number, to: number, squalls: readonly number[]
   )
 }
 
-/** A metre in parts that fit a page, each with a flap to tape over the next. Squares and lines are centimetres. */
-export function metreStrips(): Piece[] {
-  const [part, flap, height] = [18, 6, 26]
-  return range(0, 99, part).map((from) => {
-    const to = Math.min(100, from + part)
-    const last = to === 100
+/** So many centimetres fit on a page side by side, with the flap. */
+const centimetresAcross = 18
+const flap = 6
+
+/** Something of so many centimetres in parts that fit a page, each with a flap to tape over the next. */
+function taped(length: number, height: number, marksAt: (centimetre: number, x: number) => Mark[]): Piece[] {
+  return range(0, length - 1, centimetresAcross).map((from) => {
+    const to = Math.min(length, from + centimetresAcross)
+    const last = to === length
     const width = (to - from) * 10 + (last ? 0 : flap)
     const left = -width / 2
-    const squares = range(from, to - 1).flatMap((n) => {
-      const x = left + (n - from) * 10
-      return [
-        box(x + 5, -4, 10, 10, 0, n % 2 ? 'none' : 'water', 'ink', 0.3),
-        textRound(String(n + 1), x + (n + 1 >= 10 ? 7.4 : 8.3), 8, { size: 3.6, heavy: (n + 1) % 10 === 0 }),
-        line(`M${x + 10} 1V4`, 'ink', (n + 1) % 10 === 0 ? 0.7 : 0.3),
-      ]
-    })
     return framed(width, height, [
-      ...squares,
+      ...range(from, to - 1).flatMap((n) => marksAt(n, left + (n - from) * 10)),
       ...(last ? [] : [textRound('tape', width / 2 - flap / 2, -8, { size: 2.4, tone: 'soft' })]),
     ])
   })
 }
+
+/** A metre to measure with: squares and lines are centimetres. */
+export const metreStrips = (): Piece[] =>
+  taped(100, 26, (n, x) => [
+    box(x + 5, -4, 10, 10, 0, n % 2 ? 'none' : 'water', 'ink', 0.3),
+    textRound(String(n + 1), x + (n + 1 >= 10 ? 7.4 : 8.3), 8, { size: 3.6, heavy: (n + 1) % 10 === 0 }),
+    line(`M${x + 10} 1V4`, 'ink', (n + 1) % 10 === 0 ? 0.7 : 0.3),
+  ])
+
+/** A number track of squares of a centimetre, for cubes of that size and for measuring; squalls are shaded. */
+export const centimetreTrack = (from: number, to: number, squalls: readonly number[] = []): Piece[] =>
+  taped(to - from + 1, 22, (n, x) => [
+    box(x + 5, 0, 10, 10, 0, squalls.includes(from + n) ? 'hazard' : 'sheet', 'ink', 0.3),
+    at(x + 5, 0, [fitted(String(from + n), 0, 0, 7.4, 5.6)], `square ${from + n}`),
+  ])

@@ -76,6 +76,30 @@ export function canSlip(name: string, iCan: string): Piece {
   ])
 }
 
+/** A word of thanks that an adult writes in: for how somebody played, never for having won. */
+export function thanksSlip(name: string, pennant: number): Piece {
+  const [width, height] = [95, 44]
+  const left = -width / 2 + 7
+  return framed(width, height, [
+    box(0, 0, width - 4, height - 4, 3, 'none', 'ink', 0.6),
+    at(width / 2 - 19, -height / 2 + 6, [pennantMark(pennant, 12)], 'pennant'),
+    textFrom(`Thank you, ${name}`, left, -height / 2 + 13, {
+      size: sizeFor(`Thank you, ${name}`, width - 34, 6.4, true),
+      heavy: true,
+    }),
+    textFrom('You', left, -height / 2 + 24, { size: 4.6 }),
+    line(
+      `M${left + 11} ${-height / 2 + 25}H${width / 2 - 7}M${left} ${height / 2 - 9}H${width / 2 - 7}`,
+      'soft',
+      0.3,
+    ),
+    textFrom('took turns · helped · kept trying · explained', left, height / 2 - 4.5, {
+      size: 2.6,
+      tone: 'soft',
+    }),
+  ])
+}
+
 /** Rules for game time, which the class finds and an adult writes in. */
 export function rulesPoster(): Piece {
   const [width, height] = [190, 268]
