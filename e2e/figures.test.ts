@@ -142,9 +142,14 @@ test('the games index filters by group, minutes and materials', async () => {
 test('every game has a page, whatever kind of game it is, and the index filters by all it knows', async () => {
   const { games } = core('games', {}) as { games: { id: string; title: string }[] }
   expect(games).toHaveLength(50)
-  for (const { id, title } of games) {
+  for (const [i, { id, title }] of games.entries()) {
+    const name = title.replace(/[’'].*/, '')
+    const page = await fetch(`${server.url}${base}/games/${id}`)
+    expect([id, page.status, (await page.text()).includes(name)]).toEqual([id, 200, true])
+    // The figures of every third are waited for.
+    if (i % 3 > 0) continue
     await person.goTo(`${base}/games/${id}?view=figures`)
-    await person.find(`//p[contains(@class,"kicker")][contains(.,"${title.replace(/[’'].*/, '')}")]`)
+    await person.find(`//p[contains(@class,"kicker")][contains(.,"${name}")]`)
     expect(await workedOut()).toMatch(/times in ten minutes/)
   }
   await person.goTo(`${base}/games?strand=time&noise=1`)

@@ -88,6 +88,33 @@ test('26 children on two strands are placed in fewer than 30 interactions', asyn
   await laptop.leave()
 })
 
+test('a column out of a spreadsheet places a class; a line that can’t be read is told, and its child stays', async () => {
+  const laptop = await Person.at(server.url)
+  const told = async (name: string) => {
+    const cells = await laptop.all(`button.cell[aria-label^="Place ${name}: "]`)
+    return (await Promise.all(cells.map((cell) => cell.getAttribute('aria-label')))).join()
+  }
+  await laptop.goTo(`${base}/class`)
+  await laptop.sees(/./)
+  const before = await told('Cuna')
+  await (await laptop.find('//input[@aria-label="Choose everybody"]')).click()
+  await laptop.press('Paste a column')
+  const column = names.map((name, i) =>
+    name === 'Cuna' ? 'flying' : i % 2 === 0 ? 'missing part' : 'parts of 5',
+  )
+  await (await laptop.find('//textarea')).sendKeys(column.join('\n'))
+  expect(await laptop.text('[aria-label="What was read"]')).toContain('“flying” is no step of')
+  await laptop.press('Place 25 children')
+  await laptop.waitFor(async () => (await laptop.all('.place-bar')).length === 0, 'them to be placed')
+  await laptop.driver.navigate().refresh()
+  await laptop.sees(/./)
+  expect(await told('Auna')).toContain('missing part')
+  expect(await told('Buna')).toContain('parts of 5')
+  expect(await told('Cuna')).toBe(before)
+  expect(await laptop.axe()).toEqual([])
+  await laptop.leave()
+})
+
 test('twenty marks one after another on a tablet, while another device marks too: each is at its child', async () => {
   const other = await Person.at(server.url)
   await Promise.all([teacher.goTo(`${base}/run`), other.goTo(`${base}/run`)])

@@ -54,7 +54,7 @@ export function levelsPage(): string {
 function byYear(): string {
   const offered = (game: AnyGame, year: (typeof yearGroups)[number]) =>
     game.levels
-      .filter((level) => mayOffer(measured(game, level).steps, { followed: [], yearGroup: year }))
+      .filter((level) => mayOffer(measured(game, level), { followed: [], yearGroup: year }))
       .map(({ title }) => title)
   return [
     '## What is offered by year group\n',

@@ -97,16 +97,16 @@ test('a Reception class of whom nothing is known is offered no products, and sti
     yearGroup: 'Reception' as const,
   }
   const offered = games.filter((game) =>
-    game.levels.some(({ id }) => mayOffer(levelMeasure(game.id, id).steps, child)),
+    game.levels.some(({ id }) => mayOffer(levelMeasure(game.id, id), child)),
   )
   expect(offered.length).toBeGreaterThanOrEqual(14)
   for (const game of offered)
     for (const { id } of game.levels) {
-      const { steps } = levelMeasure(game.id, id)
-      const products = steps
+      const measure = levelMeasure(game.id, id)
+      const products = measure.steps
         .filter(({ strand }) => strand === 'facts')
         .reduce((sum, { share }) => sum + share, 0)
-      if (mayOffer(steps, child)) expect([game.id, id, products < 0.2]).toEqual([game.id, id, true])
+      if (mayOffer(measure, child)) expect([game.id, id, products < 0.2]).toEqual([game.id, id, true])
     }
 })
 
@@ -115,7 +115,7 @@ test('a game of which no level may be offered to a Reception class fits nobody t
   await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Reception', list: list(names.join('\n')) })
   const child = { followed: placedStrands, yearGroup: 'Reception' as const }
   const tooEarly = games
-    .filter(({ id, levels }) => levels.every((level) => !mayOffer(levelMeasure(id, level.id).steps, child)))
+    .filter(({ id, levels }) => levels.every((level) => !mayOffer(levelMeasure(id, level.id), child)))
     .map(({ id }) => id)
   expect(tooEarly.length).toBeGreaterThan(2)
   const { games: byFit } = await groupsPage(viewer, { classId })

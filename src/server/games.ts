@@ -134,7 +134,7 @@ export const gamesPage = readingClass(
         // Who asks for a strand by its name need not wait until it is begun, or worked on.
         const mayBe =
           filter.strand !== null ||
-          (worked.includes(markedStep(measure.marked).strand) && mayOfferToMost(measure.steps, offeredTo))
+          (worked.includes(markedStep(measure.marked).strand) && mayOfferToMost(measure, offeredTo))
         return suits(measure, filter) && mayBe ? [index] : []
       })
       const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)

@@ -1,5 +1,5 @@
 import { stepIndex, type StepPlace, type StrandId } from '../skills'
-import type { ProfileStep } from './fit'
+import { markedStep, type ProfileStep } from './fit'
 import { usualStep, yearGroups, type YearGroup } from './prior'
 
 /**
@@ -45,26 +45,32 @@ export interface Beginner {
   yearGroup: YearGroup
 }
 
+/** A level: what it practises, and what it is marked by. */
+interface Offered {
+  steps: readonly ProfileStep[]
+  marked: readonly ProfileStep[]
+}
+
 /** Up to this share of its items may be beyond a child, all of them together. */
 const beyondAtMost = 0.2
 
 /**
  * Whether a level may be offered to a child: nearly all that is met there belongs to a strand the child has begun, or
  * to its year group or a lower one. A Reception child is not offered times tables because nothing says otherwise, nor
- * a level where much that is too hard comes in small shares.
+ * a level where much that is too hard comes in small shares; nor one that is played for a step beyond it, however rarely that
+ * comes up: who counts to a hundred to call the sevens practises the sevens.
  */
-export const mayOffer = (steps: readonly ProfileStep[], { followed, yearGroup }: Beginner): boolean =>
-  steps
-    .filter(
-      ({ strand, step }) =>
-        !followed.includes(strand) &&
-        yearGroups.indexOf(usualYearOf({ strand, step })) > yearGroups.indexOf(yearGroup),
-    )
-    .reduce((sum, { share }) => sum + share, 0) < beyondAtMost
+export function mayOffer({ steps, marked }: Offered, { followed, yearGroup }: Beginner): boolean {
+  const isBeyond = ({ strand, step }: StepPlace) =>
+    !followed.includes(strand) &&
+    yearGroups.indexOf(usualYearOf({ strand, step })) > yearGroups.indexOf(yearGroup)
+  const beyond = steps.filter(isBeyond).reduce((sum, { share }) => sum + share, 0)
+  return beyond < beyondAtMost && !isBeyond(markedStep(marked))
+}
 
 /** A level may be offered to a group if it may be to at least half of it. */
-export const mayOfferToMost = (steps: readonly ProfileStep[], children: readonly Beginner[]): boolean =>
-  children.filter((child) => mayOffer(steps, child)).length * 2 >= children.length
+export const mayOfferToMost = (level: Offered, children: readonly Beginner[]): boolean =>
+  children.filter((child) => mayOffer(level, child)).length * 2 >= children.length
 
 /** True if the strand of a child is still to be begun: nothing was seen of it, and its year group does not begin it yet. */
 export const isToCome = (strand: StrandId, { followed, yearGroup }: Beginner): boolean =>

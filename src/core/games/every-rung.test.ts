@@ -63,6 +63,19 @@ test.each([
   expect(markedStep(practisedAt(gameOf('skip-lines'), params)!.marked).step).toBe(step)
 })
 
+test.each([
+  ['tens-catch', 'to-5', 'parts-of-5'],
+  ['tens-catch', 'to-10', 'complements-10'],
+  ['rising-tide', 'bonds-10', 'recall-10'],
+  ['door-cards', 'facts-5', 'recall-5'],
+  ['point-fast', 'write-20', 'write-20'],
+  ['quay-stall', 'change', 'change-20'],
+])('%s %s is marked at %s', (id, level, step) => {
+  const game = gameOf(id)
+  const { params } = game.levels.find((one) => one.id === level)!
+  expect(markedStep(practisedAt(game, params)!.marked).step).toBe(step)
+})
+
 test('Trade Up with hundreds: 80 and 5 tens more is 130: ten tens are traded', () => {
   const state = { ...start('trade-up', { level: 'three-hundreds' }), positions: [80] }
   const { items, events } = go('trade-up', state, [2, 3])

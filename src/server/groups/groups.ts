@@ -26,7 +26,7 @@ import { childrenOf, fittingBand, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { groupsDraft, type Draft } from '../drafts/drafts'
-import { levelProfile, mainStrand, successAt } from '../figures'
+import { levelMeasure, mainStrand, successAt } from '../figures'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
 import { everybodyInOne, proposedOr, shownStanding } from './shown'
 
@@ -99,7 +99,7 @@ function gamesByFit(children: readonly Child[]): GroupsPage['games'] {
         row.some(
           (share, level) =>
             inBand(share, fittingBand) &&
-            mayOffer(levelProfile(id, levels[level].id), {
+            mayOffer(levelMeasure(id, levels[level].id), {
               followed: children[child].followed,
               yearGroup: children[child].listed.yearGroup,
             }),

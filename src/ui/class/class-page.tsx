@@ -186,7 +186,7 @@ export function ClassPage(props: Props) {
         <PlaceBar
           key={set}
           classId={classId}
-          chosen={placed}
+          chosen={rows.filter(({ id }) => placed.includes(id))}
           strands={strands}
           onPlace={(placements) => place({ classId, placements })}
           onDone={() => setChosen(nobody)}

@@ -5,11 +5,13 @@ import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { surenesses, type Sureness } from '@/core/evidence/prior'
+import type { NamedChild } from '@/core/formats/placing-column'
 import { strandOf, type StrandId } from '@/core/skills'
 import type { Answer } from '@/server/answer'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
 import { many } from '../words'
+import { PasteSheet } from './paste-sheet'
 import { surenessWords, type Placed } from './place-sheet'
 
 /** More boards than an adult can read at one look. */
@@ -24,8 +26,8 @@ export function PlaceBar({
   onDone,
 }: {
   classId: string
-  /** Ids of the children. */
-  chosen: readonly string[]
+  /** In the order of the list. */
+  chosen: readonly NamedChild[]
   strands: readonly StrandId[]
   onPlace: (placements: Placed[]) => Promise<Answer<unknown>>
   /** Nobody is to be chosen any more. */
@@ -33,10 +35,12 @@ export function PlaceBar({
 }) {
   const [steps, setSteps] = useState<Partial<Record<StrandId, string>>>({})
   const [sureness, setSureness] = useState<Sureness>('about')
+  const [pasting, setPasting] = useState(false)
+  const [first, ...others] = chosen.map(({ id }) => id)
   const { problems, busy, save } = useSaving()
   const placements = strands.flatMap((strand) => {
     const step = steps[strand]
-    return step === undefined ? [] : chosen.map((pupilId) => ({ pupilId, strand, step, sureness }))
+    return step === undefined ? [] : chosen.map(({ id }) => ({ pupilId: id, strand, step, sureness }))
   })
   return (
     <section className="place-bar" aria-label="Place the chosen children">
@@ -76,9 +80,12 @@ export function PlaceBar({
       >
         {busy ? 'Placing …' : 'Place these here'}
       </Button>
+      <Button variant="plain" size="sm" disabled={busy} onClick={() => setPasting(true)}>
+        Paste a column
+      </Button>
       <Link
         className="btn btn-plain btn-sm"
-        href={`/c/${classId}/check/${chosen[0]}${chosen.length > 1 ? `?then=${chosen.slice(1).join(',')}` : ''}`}
+        href={`/c/${classId}/check/${first}${others.length > 0 ? `?then=${others.join(',')}` : ''}`}
         prefetch={false}
       >
         Check one by one
@@ -86,7 +93,7 @@ export function PlaceBar({
       {chosen.length >= 2 && chosen.length <= mostTogether && (
         <Link
           className="btn btn-plain btn-sm"
-          href={`/c/${classId}/check/together?with=${chosen.join(',')}`}
+          href={`/c/${classId}/check/together?with=${[first, ...others].join(',')}`}
           prefetch={false}
         >
           Check together
@@ -96,6 +103,16 @@ export function PlaceBar({
         Choose nobody
       </Button>
       <Problems problems={problems} />
+      {pasting && (
+        <PasteSheet
+          chosen={chosen}
+          strands={strands}
+          sureness={sureness}
+          onPlace={onPlace}
+          onClose={() => setPasting(false)}
+          onDone={onDone}
+        />
+      )}
     </section>
   )
 }

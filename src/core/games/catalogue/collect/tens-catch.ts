@@ -220,7 +220,13 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
   players: { min: 1, max: 4, typical: 1 },
   goes: 'parallel',
   interaction: 'shared',
-  marked: ({ target }) => (target === 20 ? { strand: 'add', step: 'make-ten-20' } : null),
+  // What goes with a card to make the target is asked, not the sum.
+  marked: ({ target }) =>
+    target === 5 || target === 10
+      ? { strand: 'add', step: target === 5 ? 'parts-of-5' : 'complements-10' }
+      : target === 20
+        ? { strand: 'add', step: 'make-ten-20' }
+        : null,
   setup: (params, players) => ({
     params,
     players,
