@@ -30,6 +30,8 @@ function faceOf(one: Thing): Face | null {
         ? { kind: 'tens', tens: Math.floor(one.to / 10), ones: 3 }
         : pattern(patternNames[one.shows], n, one.to)
     }
+    case 'coins':
+      return numeral(one.to)
     case 'dominoes':
       return { kind: 'domino', a: 2, b: 3 }
     case 'triangle cards':

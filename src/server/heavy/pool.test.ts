@@ -4,18 +4,25 @@ import { join } from 'node:path'
 import { HeavyThread, Stopped } from './pool'
 
 /** A thread whose jobs tell what they were given, take for ever, fail, or end the thread. */
-const script = join(mkdtempSync(join(tmpdir(), 'islands-thread-')), 'worker.mjs')
-writeFileSync(
-  script,
-  `import { parentPort } from 'node:worker_threads'
+const scriptAfter = (startMs: number) => {
+  const script = join(mkdtempSync(join(tmpdir(), 'islands-thread-')), 'worker.mjs')
+  writeFileSync(
+    script,
+    `import { parentPort } from 'node:worker_threads'
+   const from = Date.now()
+   while (Date.now() < from + ${startMs});
    parentPort.on('message', ({ name, input }) => {
+     parentPort.postMessage({ begun: true })
      if (name === 'endless') for (;;);
      if (name === 'fails') return parentPort.postMessage({ error: 'it failed' })
      if (name === 'ends') process.exit(1)
      if (name === 'slow') { const until = Date.now() + input; while (Date.now() < until); }
      parentPort.postMessage({ result: input })
    })`,
-)
+  )
+  return script
+}
+const script = scriptAfter(0)
 type Jobs = Record<'tells' | 'slow' | 'endless' | 'fails' | 'ends', (input: number) => number>
 
 let thread: HeavyThread<Jobs>
@@ -44,6 +51,13 @@ test('one job at a time, the newest of those that wait first; this thread stays 
 test('what takes too long is stopped, and the next job has a new thread', async () => {
   expect(await why(thread.run('endless', 0, { limitMs: 200 }))).toBe('too-long')
   expect(await thread.run('tells', 7, { limitMs })).toBe(7)
+})
+
+test('what a thread takes to start is not counted: where others have the cores that is longer than the job', async () => {
+  const late = new HeavyThread<Jobs>(scriptAfter(900))
+  expect(await late.run('tells', 5, { limitMs: 400 })).toBe(5)
+  expect(await why(late.run('endless', 0, { limitMs: 200 }))).toBe('too-long')
+  await late.close()
 })
 
 test('what nobody wants any more is stopped, in hand or waiting', async () => {

@@ -8,6 +8,9 @@ export class Stopped extends Error {
   }
 }
 
+/** A thread that has not begun by then never will: it reads its code first, which takes long where others have the cores. */
+const startMs = 60_000
+
 /** More jobs than this do not wait: the oldest is let go, and asked for anew by whoever still wants it. */
 const mostWaiting = 12
 
@@ -20,6 +23,13 @@ interface Job {
   limitMs: number
   resolve: (result: unknown) => void
   reject: (error: Error) => void
+}
+
+/** What a thread says of the job in hand. */
+interface Told {
+  begun?: true
+  result?: unknown
+  error?: string
 }
 
 interface Options {
@@ -37,7 +47,7 @@ export class HeavyThread<J extends Jobs> {
   private worker: Worker | null = null
   private timer: NodeJS.Timeout | undefined
 
-  /** @param script path of a file that answers `{ name, input }` with `{ result }` or `{ error }` */
+  /** @param script path of a file that answers `{ name, input }` with `{ begun }`, then `{ result }` or `{ error }` */
   constructor(private readonly script: string) {}
 
   run<N extends keyof J & string>(
@@ -73,8 +83,12 @@ export class HeavyThread<J extends Jobs> {
   private start(): Worker {
     const worker = new Worker(this.script)
     worker.unref()
-    worker.on('message', ({ result, error }: { result?: unknown; error?: string }) => {
+    worker.on('message', ({ begun, result, error }: Told) => {
       if (worker !== this.worker) return
+      if (begun) {
+        if (this.inHand) this.stopAfter(this.inHand, this.inHand.limitMs)
+        return
+      }
       const job = this.done()
       if (error === undefined) job?.resolve(result)
       else job?.reject(new Error(error))
@@ -98,9 +112,14 @@ export class HeavyThread<J extends Jobs> {
     if (!job) return
     this.inHand = job
     this.worker ??= this.start()
-    this.timer = setTimeout(() => this.stop(job, 'too-long'), job.limitMs)
-    this.timer.unref()
+    this.stopAfter(job, startMs)
     this.worker.postMessage({ name: job.name, input: job.input })
+  }
+
+  private stopAfter(job: Job, ms: number) {
+    clearTimeout(this.timer)
+    this.timer = setTimeout(() => this.stop(job, 'too-long'), ms)
+    this.timer.unref()
   }
 
   private done(): Job | null {

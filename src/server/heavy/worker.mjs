@@ -9,6 +9,8 @@ register()
 const { jobs } = await import('./jobs.ts')
 
 parentPort.on('message', ({ name, input }) => {
+  // What the thread took to start is not the job's.
+  parentPort.postMessage({ begun: true })
   try {
     parentPort.postMessage({ result: jobs[name](input) })
   } catch (error) {

@@ -82,9 +82,9 @@ export function thanksSlip(name: string, pennant: number): Piece {
   const left = -width / 2 + 7
   return framed(width, height, [
     box(0, 0, width - 4, height - 4, 3, 'none', 'ink', 0.6),
-    at(width / 2 - 19, -height / 2 + 6, [pennantMark(pennant, 12)], 'pennant'),
+    at(width / 2 - 27, -height / 2 + 6, [pennantMark(pennant, 12)], 'pennant'),
     textFrom(`Thank you, ${name}`, left, -height / 2 + 13, {
-      size: sizeFor(`Thank you, ${name}`, width - 34, 6.4, true),
+      size: sizeFor(`Thank you, ${name}`, width - 44, 6.4, true),
       heavy: true,
     }),
     textFrom('You', left, -height / 2 + 24, { size: 4.6 }),
