@@ -68,14 +68,14 @@ test('house style: how children move up and the order of counting in steps are t
 test('strands the class does not work on stay out of the way, and come back', async () => {
   await person.goTo(`${base}/class`)
   await person.sees(/12 children/)
-  const sets = async () => (await person.text('.strand-sets')).split('\n').slice(0, 5)
-  expect(await sets()).toContain('Sharing, time, pattern')
+  const sets = async () => (await person.text('.strand-sets')).split('\n').slice(0, 6)
+  expect(await sets()).toContain('Coins, time, pattern')
   const tick = async (strand: string) =>
     (await person.find(`//label[normalize-space(.)="${strand}"]`)).click()
   await person.press('House style')
-  for (const strand of ['Groups and sharing', 'Time', 'Pattern', 'Numerals']) await tick(strand)
+  for (const strand of ['Coins', 'Time', 'Pattern', 'Numerals']) await tick(strand)
   await person.press('Save')
-  await person.waitFor(async () => !(await sets()).includes('Sharing, time, pattern'), 'the set to go')
+  await person.waitFor(async () => !(await sets()).includes('Coins, time, pattern'), 'the set to go')
   const columns = async () => (await person.all('.class-table thead th')).length
   expect(await columns()).toBe(5)
   const [child] = await person.all('.class-table tbody th a')
@@ -88,9 +88,9 @@ test('strands the class does not work on stay out of the way, and come back', as
   await person.sees(/12 children/)
   expect(await person.text('.strand-sets [aria-current]')).toBe('Adding, how many, numerals')
   await person.press('House style')
-  for (const strand of ['Groups and sharing', 'Time', 'Pattern', 'Numerals']) await tick(strand)
+  for (const strand of ['Coins', 'Time', 'Pattern', 'Numerals']) await tick(strand)
   await person.press('Save')
-  await person.waitFor(async () => (await sets()).includes('Sharing, time, pattern'), 'the set to come back')
+  await person.waitFor(async () => (await sets()).includes('Coins, time, pattern'), 'the set to come back')
 })
 
 test('groups: a child that stays is where it was when they are made anew', async () => {
