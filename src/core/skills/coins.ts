@@ -5,8 +5,8 @@ export const coinValues = [50, 20, 10, 5, 2, 1] as const
 export type CoinValue = (typeof coinValues)[number]
 
 /**
- * The fewest coins that pay a price exactly, the largest first. With these values taking the largest that fits is always
- * shortest: each value is at least twice the next.
+ * The fewest coins that pay a price exactly, the largest first. With these values, not with any, taking the largest that
+ * fits is always shortest: the test holds it to an exhaustive search.
  */
 export function fewestCoins(price: number): CoinValue[] {
   const coins: CoinValue[] = []

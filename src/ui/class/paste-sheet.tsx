@@ -45,7 +45,7 @@ export function PasteSheet({
         until you say so.
       </p>
       <Problems problems={problems} />
-      <Form.Group controlId="paste-strand" className="mb-3">
+      <Form.Group controlId="paste-strand" className="sheet-field">
         <Form.Label>Strand</Form.Label>
         <Form.Select value={strand} onChange={({ target }) => setStrand(target.value as StrandId)}>
           {strands.map((id) => (
@@ -55,7 +55,7 @@ export function PasteSheet({
           ))}
         </Form.Select>
       </Form.Group>
-      <Form.Group controlId="paste-column" className="mb-3">
+      <Form.Group controlId="paste-column" className="sheet-field">
         <Form.Label>Steps</Form.Label>
         <Form.Control
           as="textarea"

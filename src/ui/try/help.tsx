@@ -56,13 +56,15 @@ function countAlong(item: PracticeItem): string {
         ? [item.a, item.answer]
         : item.op === 'missing'
           ? [item.part, item.whole]
-          : [null, 0]
+          : item.op === 'change'
+            ? [item.price, item.paid]
+            : [null, 0]
   if (from === null || Math.abs(to - from) > 12) return 'Ask a partner to show you.'
   if (from === to) return `It stays ${to}.`
   const step = Math.sign(to - from)
   const said: number[] = []
   for (let number = from; number !== to; number += step) said.push(number)
-  return item.op === 'missing'
+  return item.op === 'missing' || item.op === 'change'
     ? `From ${from}: ${[...said.slice(1), to].join(', ')}. How many?`
     : `${said.join(', ')}, …`
 }

@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { byHeart } from '../../skills/tasks/draw'
+import { byHeart, equalGroups, partOf, sharing } from '../../skills/tasks/draw'
 import { changeOf20, likeCoins, paying, purse } from '../../skills/tasks/draw-coins'
 import { itemKey, largestNumber, type PracticeItem } from '../../skills/item'
 
@@ -22,20 +22,6 @@ const missing = (part: number, whole: number): PracticeItem => ({
   answer: whole - part,
 })
 const multiply = (a: number, b: number): PracticeItem => ({ op: 'multiply', a, b, answer: a * b })
-
-/** Half or a quarter of a set that has one. */
-const partOf = (parts: 2 | 4, answer: number): PracticeItem => ({
-  op: 'part-of',
-  of: parts * answer,
-  parts,
-  answer,
-})
-/** Two to five groups of two to five, at most so many altogether. */
-function equalGroups(most: number, chance: Chance) {
-  const size = chance.int(2, 5)
-  const groups = chance.int(2, Math.min(5, Math.floor(most / size)))
-  return { op: 'groups', groups, size, answer: groups * size } as const
-}
 
 /** Questions by strand and step, with fresh numbers each time. */
 export const questionKinds = {
@@ -140,11 +126,7 @@ export const questionKinds = {
     strand: 'groups',
     step: 'share-12',
     to: 12,
-    ask: (chance) => {
-      const among = chance.int(2, 4)
-      const answer = chance.int(2, Math.floor(12 / among))
-      return { op: 'share', total: among * answer, among, answer }
-    },
+    ask: sharing,
   },
   'odd-or-even': {
     title: 'odd or even to 10',
@@ -161,28 +143,28 @@ export const questionKinds = {
     strand: 'groups',
     step: 'equal-groups-20',
     to: 20,
-    ask: (chance) => equalGroups(20, chance),
+    ask: equalGroups(20, false),
   },
   halves: {
     title: 'halves to 20',
     strand: 'groups',
     step: 'half-20',
     to: 20,
-    ask: (chance) => partOf(2, chance.int(2, 10)),
+    ask: partOf(2, 2, 10),
   },
   rows: {
     title: 'rows to 5 by 5',
     strand: 'groups',
     step: 'rows-25',
     to: 25,
-    ask: (chance) => ({ ...equalGroups(25, chance), rows: true }),
+    ask: equalGroups(25, true),
   },
   quarters: {
     title: 'quarters to 20',
     strand: 'groups',
     step: 'quarter-20',
     to: 20,
-    ask: (chance) => partOf(4, chance.int(1, 5)),
+    ask: partOf(4, 1, 5),
   },
   'coins-alike': {
     title: 'coins of one kind',

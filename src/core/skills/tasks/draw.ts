@@ -105,6 +105,12 @@ export const pattern =
 export const ordering =
   (low: number, high: number, among: number): Maker =>
   (chance) => ({ op: 'order', among, answer: chance.int(low, high) })
+/** Up to twelve, shared among two, three or four without a rest. */
+export const sharing: Maker = (chance) => {
+  const among = chance.int(2, 4)
+  const answer = chance.int(2, Math.floor(12 / among))
+  return { op: 'share', total: among * answer, among, answer }
+}
 /** Equal groups, or rows: from two to five of two to five, up to a number. */
 export const equalGroups =
   (to: number, rows: boolean): Maker =>

@@ -14,6 +14,7 @@ import {
   pattern,
   same,
   say,
+  sharing,
   skip,
   taking,
   tens,
@@ -172,11 +173,7 @@ export const makers: Record<string, Maker> = {
   'twos-100': skip(2, 11, 50),
   'threes-fours': (chance) => skip([3, 4, 8][chance.int(0, 2)], 4, 10)(chance),
   sevens: (chance) => skip([6, 7, 9][chance.int(0, 2)], 3, 10)(chance),
-  'share-12': (chance) => {
-    const among = chance.int(2, 4)
-    const answer = chance.int(2, Math.floor(12 / among))
-    return { op: 'share', total: among * answer, among, answer }
-  },
+  'share-12': sharing,
   'odd-even-10': (chance) => {
     const of = chance.int(2, 10)
     return { op: 'odd-even', of, answer: of % 2 }
