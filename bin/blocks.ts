@@ -28,19 +28,38 @@ function workedMs(): number {
 }
 
 /**
- * For trials: says on SIGUSR2 for how long this thread did nothing else at the most since it was asked last, by the clock and
- * by what a core worked on it meanwhile, and what the longest collection of memory took.
+ * Milliseconds for which a core of this machine had something to do and was not given to it by the machine it is itself only a
+ * guest on, over all cores, in steps of 10: Linux keeps it as "steal". Elsewhere it can't be told, and counts as nothing.
+ */
+function takenMs(): number {
+  try {
+    return Number(readFileSync('/proc/stat', 'utf8').slice(0, 200).split('\n')[0].trim().split(/\s+/)[8]) * 10
+  } catch {
+    return 0
+  }
+}
+
+/**
+ * For trials: says on SIGUSR2 for how long this thread did nothing else at the most since it was asked last, by the clock,
+ * by the clock between looks in which nothing was taken from this machine (and how many in a hundred looks those were), and by
+ * what a core worked on it meanwhile; and what the longest collection of memory took.
  */
 export function tellBlocks() {
   const nothing = { duration: 0, kind: 'none' }
-  let longest = { clock: 0, work: 0 }
+  const none = { clock: 0, undisturbed: 0, work: 0 }
+  let longest = none
+  let looks = { all: 0, undisturbed: 0 }
   let collection = nothing
-  let last = { clock: performance.now(), work: workedMs() }
+  let last = { clock: performance.now(), work: workedMs(), taken: takenMs() }
   const look = () => {
-    const now = { clock: performance.now(), work: workedMs() }
+    const now = { clock: performance.now(), work: workedMs(), taken: takenMs() }
+    // What is measured is the time between two looks, the wait for the second one included.
+    const block = now.clock - last.clock - everyMs
+    const undisturbed = now.taken === last.taken
+    looks = { all: looks.all + 1, undisturbed: looks.undisturbed + (undisturbed ? 1 : 0) }
     longest = {
-      // What is measured is the time between two looks, the wait for the second one included.
-      clock: Math.max(longest.clock, now.clock - last.clock - everyMs),
+      clock: Math.max(longest.clock, block),
+      undisturbed: undisturbed ? Math.max(longest.undisturbed, block) : longest.undisturbed,
       work: Math.max(longest.work, now.work - last.work),
     }
     last = now
@@ -54,10 +73,12 @@ export function tellBlocks() {
   process.on('SIGUSR2', () => {
     look()
     process.stderr.write(
-      `longest block ${longest.clock.toFixed(1)} ms, of own work ${longest.work.toFixed(1)} ms, ` +
+      `longest block ${longest.clock.toFixed(1)} ms, undisturbed ${longest.undisturbed.toFixed(1)} ms ` +
+        `(${Math.round((100 * looks.undisturbed) / looks.all)} in 100 looks), of own work ${longest.work.toFixed(1)} ms, ` +
         `longest collection of memory (${collection.kind}) ${collection.duration.toFixed(1)} ms\n`,
     )
-    longest = { clock: 0, work: 0 }
+    longest = none
+    looks = { all: 0, undisturbed: 0 }
     collection = nothing
   })
 }

@@ -25,7 +25,11 @@ async function freePort(): Promise<number> {
 
 interface Block {
   ms: number
-  /** Of that at most, what a core worked on it: the rest is what others had of the machine. NaN where it can't be told. */
+  /** The same between looks in which nothing was taken from this machine by the one it is a guest on. */
+  undisturbedMs: number
+  /** How many in a hundred looks those were. */
+  undisturbedIn100: number
+  /** Of the block at most, what a core worked on it: the rest is what others had of the machine. NaN where it can't be told. */
   workMs: number
   /** Longest collection of memory, part of a block or not, and of which kind it was. */
   collectionMs: number
@@ -75,15 +79,18 @@ export async function serveFolder(folder: string, { cold = false } = {}): Promis
       const before = log.length
       child.kill('SIGUSR2')
       for (;;) {
-        const found = /longest block ([\d.]+) ms, of own work (\S+) ms, .*\((.*)\) ([\d.]+) ms/.exec(
-          log.slice(before),
-        )
+        const found =
+          /longest block (\S+) ms, undisturbed (\S+) ms \((\d+) .*, of own work (\S+) ms, .*\((.*)\) (\S+) ms/.exec(
+            log.slice(before),
+          )
         if (found)
           return {
             ms: Number(found[1]),
-            workMs: Number(found[2]),
-            collection: found[3],
-            collectionMs: Number(found[4]),
+            undisturbedMs: Number(found[2]),
+            undisturbedIn100: Number(found[3]),
+            workMs: Number(found[4]),
+            collection: found[5],
+            collectionMs: Number(found[6]),
           }
         await wait(20)
       }
