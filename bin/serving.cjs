@@ -4,6 +4,13 @@
  * busy machine it would wait for helpers that are not let run. One helper marks what is in use: four would take the cores the
  * thread needs to answer (decision 049).
  */
-const serving = ['--max-semi-space-size=4', '--no-parallel-scavenge', '--v8-pool-size=1', '--import', 'tsx', 'bin/serve.ts']
+const serving = [
+  '--max-semi-space-size=4',
+  '--no-parallel-scavenge',
+  '--v8-pool-size=1',
+  '--import',
+  'tsx',
+  'bin/serve.ts',
+]
 
 module.exports = { serving }
