@@ -2,6 +2,7 @@
 // messages and are carried out one by one; their order is the sender's business (client.ts).
 import { PGlite } from '@electric-sql/pglite'
 import { parentPort, workerData } from 'node:worker_threads'
+import { preparing } from './prepared.mjs'
 
 // Dates and times stay text: the query builder reads them by the type of its columns. JSON does as well:
 // text is handed over many times faster than what it holds, and read on the other side (client.ts).
@@ -27,13 +28,15 @@ Object.assign(database.serializers, { [bytea]: asHex })
 for (const channel of workerData.channels)
   await database.listen(channel, (told) => parentPort.postMessage({ channel, told }))
 
-parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
+const ask = preparing(database)
+
+async function answer({ id, sql, params, rowMode, close }) {
   try {
     if (close) {
       await database.close()
       process.exit(0)
     }
-    const { rows, affectedRows, fields } = await database.query(sql, params, { rowMode })
+    const { rows, affectedRows, fields } = await ask(sql, params, rowMode)
     parentPort.postMessage({ id, result: { rows, affectedRows, fields } })
   } catch (error) {
     const { message, code, constraint, table } = error
@@ -41,6 +44,11 @@ parentPort.on('message', async ({ id, sql, params, rowMode, close }) => {
     // WebAssembly that has aborted answers nothing any more: the thread ends, and a new one opens the folder.
     if (error instanceof WebAssembly.RuntimeError || /Aborted\(/.test(message)) process.exit(1)
   }
+}
+
+let last = Promise.resolve()
+parentPort.on('message', (message) => {
+  last = last.then(() => answer(message))
 })
 
 parentPort.postMessage('ready')

@@ -8,6 +8,7 @@ import { closeThreads, warmThreads } from '../heavy/threads'
 import { endHubs } from '../live/hub'
 import { certificateFor, type Certificate } from './certificate'
 import { answer, guard } from './guard'
+import { inTurn } from './in-turn'
 import { warm } from './warm'
 
 interface ServeOptions {
@@ -59,11 +60,14 @@ export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions)
   const inside = (request: IncomingMessage, response: ServerResponse) => void handle(request, response)
   await warm(inside, 'database')
 
+  const begin = inTurn()
   const answering = (request: IncomingMessage, response: ServerResponse) => {
     if (!guard(request, response, { hosts })) return
-    handle(request, response).catch(() => {
-      if (response.headersSent) response.destroy()
-      else answer(response, 500, 'Something went wrong on our side.')
+    begin(() => {
+      handle(request, response).catch(() => {
+        if (response.headersSent) response.destroy()
+        else answer(response, 500, 'Something went wrong on our side.')
+      })
     })
   }
   // With TLS this computer asks itself in the clear, and each of its other addresses under the same port by TLS.
