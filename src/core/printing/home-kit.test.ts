@@ -2,6 +2,7 @@ import { syllable } from 'syllable'
 import { fleschKincaid } from 'flesch-kincaid'
 import type { Mark } from '../drawing/marks'
 import { gameOf, games } from '../games'
+import { textsOf } from '../games/texts'
 import { homeKit, mostKitPages, playedAtHome } from './home-kit'
 import { languages, letters } from './letters'
 import { pagesOf } from './pages'
@@ -76,6 +77,19 @@ test('the English letter can be read at nine', () => {
   const word = text.split(/\s+/).length
   // Flesch–Kincaid grade (Kincaid et al. 1975); grade 4 is read at nine.
   expect(fleschKincaid({ sentence, word, syllable: syllable(text) })).toBeLessThanOrEqual(4)
+})
+
+test('the letter says how the game begins and ends, and stands on one page at its own size in each language', () => {
+  for (const language of languages)
+    for (const { game, levelId } of atHome) {
+      const { params } = game.levels.find(({ id }) => id === levelId)!
+      const { start, end } = textsOf(game.id, params)
+      const [letter] = homeKit({ id: 'a', name: 'Clementine' }, { gameId: game.id, levelId }, language).items
+      const [piece] = letter.part(1, { seed: 1, taskCards: 'small' }).pieces
+      expect([game.id, levelId, language, piece.height <= 268]).toEqual([game.id, levelId, language, true])
+      expect(textsIn(piece.marks).join(' ')).toContain(start.split(' ').slice(0, 4).join(' '))
+      expect(textsIn(piece.marks).join(' ').replace(/\s+/g, ' ')).toContain(end)
+    }
 })
 
 test('a name may hold anything: signs of replacement, brackets, other alphabets', () => {

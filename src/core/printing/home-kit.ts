@@ -82,40 +82,41 @@ function letterPage(name: string, { gameId, levelId }: HomeGame, language: Langu
   const words = letters[language]
   const flow = new Flow(width - 28)
   flow.head(words.title, 11)
-  flow.gap(6)
-  flow.say(words.hello, { size: 6 })
+  flow.gap(4)
+  flow.say(words.hello, { size: 5.6 })
   flow.gap(3)
   // Not by replacement patterns: a name may hold anything.
-  flow.say(words.why.split('{name}').join(name), { size: 6 })
-  flow.gap(6)
+  flow.say(words.why.split('{name}').join(name), { size: 5.6 })
+  flow.gap(4)
   flow.say(game.title, { size: 9, heavy: true })
   flow.gap(4)
-  flow.say(words.need, { size: 5.6, heavy: true })
+  flow.say(words.need, { size: 5.2, heavy: true })
   const needs = needsOf(game, params)
   const household = needs.flatMap(({ item, count }) =>
     item === 'die' && count > 1 ? `${count} dice` : (atHome[item] ?? []),
   )
   const cut = needs.filter(({ thing }) => isPrinted(thing)).map(({ thing }) => nameOf(thing))
-  flow.points([...new Set([...household, ...cut])], 5.2)
+  flow.points([...new Set([...household, ...cut])], 4.9)
   flow.gap(2)
-  flow.say(`${words.cut} ${words.how}`, { size: 5.2 })
+  flow.say(`${words.cut} ${words.how}`, { size: 4.9 })
   const block = (title: string, text: string) => {
-    flow.gap(5)
-    flow.say(title, { size: 5.6, heavy: true })
-    flow.say(text, { size: 5.2 })
+    flow.gap(2.6)
+    flow.say(title, { size: 5.2, heavy: true })
+    flow.say(text, { size: 4.9 })
   }
+  block(words.courseTitle, `${texts.start} ${texts.end}`)
   block(words.lookTitle, texts.lookFors[0])
   block(words.helpTitle, texts.stuck)
   block(words.moreTitle, texts.harder)
   block(words.talkTitle, texts.talk)
-  flow.gap(5)
-  flow.say(words.kind, { size: 5.2 })
-  flow.gap(3)
+  flow.gap(3.5)
+  flow.say(words.kind, { size: 4.9 })
+  flow.gap(2.6)
   flow.say(words.small, { size: 4, tone: 'soft' })
-  flow.gap(3)
-  flow.say(words.bye, { size: 6 })
-  return framed(width, Math.max(height, flow.y + 28), [
-    at(-width / 2 + 14, -Math.max(height, flow.y + 28) / 2 + 14, flow.marks, 'letter'),
+  flow.gap(2.6)
+  flow.say(words.bye, { size: 5.6 })
+  return framed(width, Math.max(height, flow.y + 22), [
+    at(-width / 2 + 11, -Math.max(height, flow.y + 22) / 2 + 11, flow.marks, 'letter'),
   ])
 }
 

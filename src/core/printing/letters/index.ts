@@ -15,6 +15,7 @@ const letterSchema = z.strictObject({
   need: words,
   cut: words,
   how: words,
+  courseTitle: words,
   lookTitle: words,
   helpTitle: words,
   moreTitle: words,

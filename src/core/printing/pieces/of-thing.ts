@@ -31,13 +31,18 @@ export function piecesOf(one: Thing, count: number, level: PlayedLevel | null, s
     return one.kind === 'track' ? copiesOf([trackInRows(one.from, one.to, one.squalls)], count) : null
   const { game, params, players } = level
   if (one.kind === 'line card')
-    return range(1, count).map((n) => boardOf(game, { ...(params as object), seed: cardSeed(seed, n) }))
+    return range(1, count).map((n) =>
+      boardOf(game, { ...(params as object), seed: cardSeed(seed, n) }, 'card'),
+    )
   const inPacks = countedInPacks(one, level)
   if (one.kind === 'question cards') {
     const asked = questionCards(inPacks ? count * fullPack : count, params, seed)
     if (asked) return asked
   }
-  if (one.kind === 'board' || one.kind === 'track') return copiesOf([boardOf(game, params)], count)
+  if (one.kind === 'board' || one.kind === 'track') {
+    const own = (materialFor(one, level)?.perPlayer ?? 0) > 0
+    return copiesOf([boardOf(game, params, own ? 'own' : 'board')], count)
+  }
   // Only the game's own rules know what is on these: they are those of a round of it.
   const faces = facesShown(game, params, one.kind, players, seed)
   if (faces.length === 0) return null
@@ -67,9 +72,12 @@ function claimStrips(faces: readonly Face[]): Piece[] {
   )
 }
 
+const materialFor = (one: Thing, { game, params }: PlayedLevel) =>
+  game.materials(params).find(({ thing }) => nameOf(thing) === nameOf(one))
+
 /** True where one of it is a whole pack for a set of children: else each card, sheet or strip is counted. */
-function countedInPacks(one: Thing, { game, params }: PlayedLevel): boolean {
-  const material = game.materials(params).find(({ thing }) => nameOf(thing) === nameOf(one))
+function countedInPacks(one: Thing, level: PlayedLevel): boolean {
+  const material = materialFor(one, level)
   return (material?.perSet ?? 0) <= 1 && (material?.perPlayer ?? 0) === 0
 }
 

@@ -69,7 +69,11 @@ export const frameUpTexts = (params: Params): LevelTexts => {
     words: ['row', 'full', ...(more ? ['how many more', 'empty'] : ['five and some']), 'how many'],
     easier: 'Leave the last number and change it.',
     harder: 'Say it before you build it, then check.',
-    stuck: more ? 'Count the empty boxes, a full row first.' : 'Fill the top row. How many is that?',
+    stuck: more
+      ? high > 5
+        ? 'Count the empty boxes, a full row first.'
+        : 'Count the empty boxes.'
+      : 'Fill the top row. How many is that?',
     finishEarly: more
       ? `Show a number; a partner says what makes ${high}.`
       : 'Show a number for two seconds; a partner says it.',
