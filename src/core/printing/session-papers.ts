@@ -1,5 +1,6 @@
 import { gameOf } from '../games'
 import { textsAt } from '../games/texts'
+import { groupNames } from '../grouping/pennants'
 import type { PlanView } from '../planning/session/work-out'
 import type { Bundle, PrintItem } from './item'
 import type { Piece } from './piece'
@@ -39,8 +40,17 @@ export function sessionPapers(papers: SessionPapers): Bundle {
       ...options,
     }),
   })
+  const comingTo = (stationId: string) =>
+    visits.filter((visit) => visit.stationId === stationId).sort((a, b) => a.slot - b.slot)
   const firstLevel = (stationId: string, gameId: string) =>
-    visits.find((visit) => visit.stationId === stationId)?.levelId ?? gameOf(gameId).levels[0].id
+    comingTo(stationId)[0]?.levelId ?? gameOf(gameId).levels[0].id
+  /** The groups that come to a station with their levels, in the order in which they come. */
+  const levelsAt = (stationId: string) =>
+    comingTo(stationId).map((visit) => ({
+      group: groupNames[pennantOf.get(visit.groupId)!],
+      level: visit.ranges.length > 0 ? 'own ranges' : visit.levelTitle,
+    }))
+  const oneLevelAt = (stationId: string) => new Set(levelsAt(stationId).map(({ level }) => level)).size <= 1
   const nameOf = new Map(groups.flatMap(({ children }) => children.map(({ id, name }) => [id, name])))
   const pennantOf = new Map(groups.map(({ id, pennant }) => [id, pennant]))
 
@@ -84,6 +94,7 @@ export function sessionPapers(papers: SessionPapers): Bundle {
           steps: texts.steps.map(([, words]) => words),
           lookFor: texts.lookFors[0],
           stuck: texts.stuck,
+          levels: oneLevelAt(id) ? [] : levelsAt(id),
         }
       }),
       near,
@@ -94,7 +105,8 @@ export function sessionPapers(papers: SessionPapers): Bundle {
     stations.map(({ id, gameId }, position) => {
       const game = gameOf(gameId)
       const level = game.levels.find((one) => one.id === firstLevel(id, gameId))!
-      return stationSign(position + 1, game, level.title, level.params)
+      // All who come read it: with a level of its own for each group it names none.
+      return stationSign(position + 1, game, oneLevelAt(id) ? level.title : null, level.params)
     })
   const slips = () =>
     groups.flatMap(({ id, children }) => {

@@ -126,6 +126,8 @@ export interface CoverStation {
   steps: readonly string[]
   lookFor: string
   stuck: string
+  /** The groups that come, in their order, each with its level; none: it is the same for all. What is put out is the first one's. */
+  levels: readonly { group: string; level: string }[]
 }
 
 /** For an adult who has never seen the room: when, who goes where, what to say, what to look for, whom to stay near. */
@@ -157,9 +159,14 @@ export function coverPage(
     flow.say(children.map(({ name }) => name).join(', '), { size: 3, tone: 'soft' }, 2)
   }
   flow.rule()
-  for (const { number, title: game, adult, say, steps, lookFor, stuck } of stations) {
+  for (const { number, title: game, adult, say, steps, lookFor, stuck, levels } of stations) {
     flow.say(`${number} · ${game}${adult ? ' · an adult stays here' : ''}`, { size: 4.4, heavy: true })
-    flow.say(`Put out: ${say} ${steps.map((step, i) => `${i + 1}. ${step}`).join(' ')}`, { size: 3.3 })
+    if (levels.length > 0)
+      flow.say(`Levels: ${levels.map(({ group, level }) => `${group} ${level}`).join(' · ')}`, { size: 3.3 })
+    flow.say(
+      `Put out${levels.length > 0 ? ` for ${levels[0].group}` : ''}: ${say} ${steps.map((step, i) => `${i + 1}. ${step}`).join(' ')}`,
+      { size: 3.3 },
+    )
     flow.say(`Look for: ${lookFor} Stuck? ${stuck}`, { size: 3.3 })
     flow.gap(1.5)
   }

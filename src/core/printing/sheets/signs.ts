@@ -8,8 +8,8 @@ import { groupNames } from '../../grouping/pennants'
 import { at, framed, type Piece } from '../piece'
 import { linesOf, sizeFor, textFrom, textRound } from '../text'
 
-/** What stands on the table: the station's number, its game and a picture of it. */
-export function stationSign(number: number, game: AnyGame, level: string, params: unknown): Piece {
+/** What stands on the table: the station's number, its game and a picture of it, and its level where there is one for all. */
+export function stationSign(number: number, game: AnyGame, level: string | null, params: unknown): Piece {
   const [width, height] = [190, 134]
   const { layout, scene } = pictureOf(game, params)
   const [roomWide, roomHigh] = [width - 70, height - 44]
@@ -20,7 +20,9 @@ export function stationSign(number: number, game: AnyGame, level: string, params
       size: sizeFor(game.title, width - 20, 18, true),
       heavy: true,
     }),
-    textRound(level, -width / 2 + 30, height / 2 - 12, { size: sizeFor(level, 52, 6) }),
+    ...(level === null
+      ? []
+      : [textRound(level, -width / 2 + 30, height / 2 - 12, { size: sizeFor(level, 52, 6) })]),
     at(
       width / 2 - 8 - layout.width * scale,
       -height / 2 + 34,
