@@ -59,7 +59,7 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
 export function hintFor(item: PracticeItem): string {
   switch (item.op) {
     case 'add':
-      return item.b === 0
+      return Math.min(item.a, item.b) === 0
         ? 'None more. Tell a partner.'
         : `Keep ${Math.max(item.a, item.b)} in your head. Tell a partner.`
     case 'subtract':
@@ -125,7 +125,6 @@ export const slipInWords: Record<SlipReason, string> = {
   'said-the-price': 'Said the price again.',
 }
 
-/** A case as a teacher asks for it. */
 /** In how many games a case comes up: a share of the rounds tried, told no finer than they tell it. */
 export function oftenInWords(share: number): string {
   if (share >= 0.95) return 'in nearly every game'
@@ -133,6 +132,7 @@ export function oftenInWords(share: number): string {
   return share >= 0.02 ? `in 1 game of ${Math.round(1 / share)}` : 'rarely'
 }
 
+/** A case as a teacher asks for it. */
 export const caseInWords: Record<Notable, string> = {
   waits: 'a go that waits',
   nothing: 'a zero',
