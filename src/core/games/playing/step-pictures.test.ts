@@ -1,3 +1,5 @@
+import type { Mark } from '../../drawing/marks'
+import { tableMarks } from '../../drawing/table'
 import { games, gameOf } from '../index'
 import { textsOf } from '../texts'
 import { stepPictures } from './step-pictures'
@@ -34,6 +36,19 @@ test('a picture of the table shows whole places, with what lies on them', () => 
     }),
   )
   expect(faults).toEqual([])
+})
+
+test('no picture is a blank: where nothing lies yet and nothing is outlined, the sign of the gesture stands', () => {
+  const drawn = (marks: readonly Mark[]): number =>
+    marks.reduce((sum, mark) => sum + (mark.op === 'group' ? drawn(mark.marks) : 1), 0)
+  const blank = all.flatMap(({ game, level, params }) =>
+    picturesOf(game, params).flatMap((picture, step) =>
+      picture?.kind === 'table' && drawn(tableMarks(picture.layout, picture.scene)) === 0
+        ? [`${game.id} ${level} ${step + 1}`]
+        : [],
+    ),
+  )
+  expect(blank).toEqual([])
 })
 
 test('Landfall: the die as it was rolled, the sentence, the marker where it landed', () => {

@@ -73,7 +73,12 @@ function momentAt(gestures: readonly Gesture[], step: number): Moment | undefine
   return gestures[step] === 'look' && used ? 'sought' : momentOf[gestures[step]]
 }
 
-const onTable = (part: Detail | null): StepPicture | null => part && { kind: 'table', ...part }
+/** Of a part of the table on which there is something to see: empty places that nothing outlines would be a blank. */
+const onTable = (part: Detail | null): StepPicture | null =>
+  part &&
+  (part.scene.things.length > 0 || part.layout.spots.some(({ shape, face }) => shape !== 'area' || face))
+    ? { kind: 'table', ...part }
+    : null
 
 interface Go {
   before: Frame

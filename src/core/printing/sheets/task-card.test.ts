@@ -1,5 +1,6 @@
 import type { Mark } from '../../drawing/marks'
 import { games } from '../../games'
+import { widthOf } from '../text'
 import { taskCard, taskCardForms } from './task-card'
 
 const group = (marks: readonly Mark[], id: string) =>
@@ -42,3 +43,38 @@ test.each(taskCardForms)(
     expect(faults).toEqual([])
   },
 )
+
+type Text = Extract<Mark, { op: 'text' }>
+const leaves = (marks: readonly Mark[]): Exclude<Mark, { op: 'group' }>[] =>
+  marks.flatMap((mark) => (mark.op === 'group' ? leaves(mark.marks) : [mark]))
+
+test.each(taskCardForms)('the name of a game and of its level stand apart, %s', (form) => {
+  const close = games.flatMap((game) =>
+    game.levels.flatMap((level) => {
+      const { marks } = taskCard(game, level.title, level.params, form)
+      const named = (text: string) =>
+        marks.find((mark): mark is Text => mark.op === 'text' && mark.text === text)!
+      const [title, beside] = [named(game.title), named(level.title)]
+      // The one begins at its left end; the other, as whatever ends at the margin, is placed by its middle.
+      const end = title.x + widthOf(title.text, title)
+      const begin = beside.x - (beside.starts ? 0 : widthOf(beside.text, beside) / 2)
+      return begin - end >= 2 ? [] : [`${game.id} ${level.id}: ${(begin - end).toFixed(1)} mm`]
+    }),
+  )
+  expect(close).toEqual([])
+})
+
+test('no step is shown by words alone that are too small to read: the sign of the gesture stands there', () => {
+  const small = games.flatMap((game) =>
+    game.levels.flatMap((level) => {
+      const { marks } = taskCard(game, level.title, level.params, 'large')
+      return group(marks, 'steps').marks.flatMap((mark) => {
+        if (mark.op !== 'group' || !mark.id.startsWith('sign ')) return []
+        const drawn = leaves(mark.marks)
+        const readable = drawn.some((one) => one.op !== 'text' || one.size >= 3)
+        return readable ? [] : [`${game.id} ${level.id} ${mark.id}`]
+      })
+    }),
+  )
+  expect(small).toEqual([])
+})

@@ -9,7 +9,7 @@ import { stepPictures, type StepPicture } from '../../games/playing/step-picture
 import { textsOf } from '../../games/texts'
 import { nameOf } from '../../things'
 import { at, type Piece } from '../piece'
-import { leading, linesOf, paragraph, sizeFor, textFrom, textRound, textTo } from '../text'
+import { leading, linesOf, paragraph, sizeFor, textFrom, textRound, textTo, widthOf } from '../text'
 
 /** Two on a sheet that lies across, one on a sheet with larger letters, or one with signs instead of words. */
 export const taskCardForms = ['small', 'large', 'signs'] as const
@@ -46,13 +46,12 @@ export function taskCard(
   const head = top + margin + 15 * letters
   const { min, max } = game.players
   const players = min === max ? `for ${min}` : `for ${min} to ${max}`
+  const titled = { size: sizeFor(game.title, across * 0.64, 17 * letters, true), heavy: true }
+  const beside = across - widthOf(game.title, titled) - 5 * letters
   marks.push(
-    textFrom(game.title, left, head, {
-      size: sizeFor(game.title, across * 0.64, 17 * letters, true),
-      heavy: true,
-    }),
+    textFrom(game.title, left, head, titled),
     textTo(players, right, head - 8 * letters, { size: 7 * letters }),
-    textTo(level, right, head, { size: sizeFor(level, across * 0.36, 4.8 * letters) }),
+    textTo(level, right, head, { size: sizeFor(level, beside, 4.8 * letters) }),
     line(`M${left} ${head + 6 * letters}H${right}`, 'ink', 0.6),
   )
 
@@ -155,6 +154,15 @@ type Steps = ReturnType<typeof textsOf>['steps']
 
 type Pictures = readonly (StepPicture | null)[]
 
+/** A picture of words alone in smaller letters than this is not read, and the sign says more; millimetres. */
+const leastLetters = 3
+
+const leaves = (marks: readonly Mark[]): Exclude<Mark, { op: 'group' }>[] =>
+  marks.flatMap((mark) => (mark.op === 'group' ? leaves(mark.marks) : [mark]))
+
+const isTooSmall = (marks: readonly Mark[]) =>
+  leaves(marks).every((mark) => mark.op === 'text' && mark.size < leastLetters)
+
 /** What a step looks like, round (0, 0): a part of the table, what is said, or the sign of the gesture alone. */
 function stepMarks(
   [gesture]: Steps[number],
@@ -162,7 +170,8 @@ function stepMarks(
   width: number,
   height: number,
 ): Mark[] {
-  if (picture === null) return [signMarks(gesture, Math.min(width, height) * 0.72)]
+  const sign = [signMarks(gesture, Math.min(width, height) * 0.72)]
+  if (picture === null) return sign
   if (picture.kind === 'said') {
     const size = sizeFor(picture.words, width * 0.86, height * 0.3)
     return [
@@ -173,6 +182,7 @@ function stepMarks(
   const { layout, scene } = picture
   const scale = Math.min(width / layout.width, height / layout.height)
   const drawn = tableMarks(layout, scene).map((mark) => scaled(mark, scale))
+  if (isTooSmall(drawn)) return sign
   return [at((-layout.width * scale) / 2, (-layout.height * scale) / 2, drawn, 'step')]
 }
 
