@@ -2,6 +2,7 @@ import { gameOf } from '../games'
 import type { Need } from '../planning/materials'
 import { isPrinted, nameOf, type Thing } from '../things'
 import type { Bundle, PrintItem } from './item'
+import { copiesOf } from './piece'
 import { centimetreTrack } from './pieces/lines'
 import { piecesOf } from './pieces/of-thing'
 import { bagLabel } from './sheets/bag-label'
@@ -57,7 +58,7 @@ export function bagOf(
       part: (count, { taskCards: form }) => ({
         title: name,
         across: form === 'small',
-        pieces: Array.from({ length: count }, () => taskCard(game, level.title, level.params, form)),
+        pieces: copiesOf([taskCard(game, level.title, level.params, form)], count),
       }),
     }
   })
@@ -98,7 +99,7 @@ export function bagOf(
         thing: null,
         part: (copies) => ({
           title: name,
-          pieces: Array.from({ length: copies }, () => centimetreTrack(...ends, squalls)).flat(),
+          pieces: copiesOf(centimetreTrack(...ends, squalls), copies),
         }),
       },
     ]
@@ -114,15 +115,21 @@ export function bagOf(
     thing: null,
     part: (copies) => ({
       title: 'label',
-      pieces: Array.from({ length: copies }, () =>
-        bagLabel({
-          title: game.title,
-          levels: levels.map(({ id: levelId, title }) => ({ title, minutes: minutes.get(levelId) ?? null })),
-          paper: [...taskCards, ...things]
-            .filter(({ role }) => role === 'needed')
-            .map(({ name, count }) => ({ name, count })),
-          shelf,
-        }),
+      pieces: copiesOf(
+        [
+          bagLabel({
+            title: game.title,
+            levels: levels.map(({ id: levelId, title }) => ({
+              title,
+              minutes: minutes.get(levelId) ?? null,
+            })),
+            paper: [...taskCards, ...things]
+              .filter(({ role }) => role === 'needed')
+              .map(({ name, count }) => ({ name, count })),
+            shelf,
+          }),
+        ],
+        copies,
       ),
     }),
   }

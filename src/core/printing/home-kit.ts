@@ -6,7 +6,7 @@ import { Flow } from './flow'
 import type { Bundle } from './item'
 import { letters, type Language } from './letters'
 import { packed } from './pack'
-import { at, framed, type Piece } from './piece'
+import { at, copiesOf, framed, type Piece } from './piece'
 import { piecesOf } from './pieces/of-thing'
 import { taskCard } from './sheets/task-card'
 
@@ -124,7 +124,6 @@ function letterPage(name: string, { gameId, levelId }: HomeGame, language: Langu
 export function homeKit(child: { id: string; name: string }, home: HomeGame, language: Language): Bundle {
   const game = gameOf(home.gameId)
   const { params } = game.levels.find(({ id }) => id === home.levelId)!
-  const copies = <T>(count: number, made: () => T[]) => Array.from({ length: count }, made).flat()
   const id = (name: string) => `home ${child.id}/${name}`
   return {
     id: `home ${child.id}`,
@@ -141,7 +140,7 @@ export function homeKit(child: { id: string; name: string }, home: HomeGame, lan
         thing: null,
         part: (count) => ({
           title: 'letter',
-          pieces: copies(count, () => [letterPage(child.name, home, language)]),
+          pieces: copiesOf([letterPage(child.name, home, language)], count),
         }),
       },
       {
@@ -153,7 +152,7 @@ export function homeKit(child: { id: string; name: string }, home: HomeGame, lan
         // Its level has no name at home: names of levels rank.
         part: (count) => ({
           title: 'how to play',
-          pieces: copies(count, () => [taskCard(game, '', params, 'large', 'at home')]),
+          pieces: copiesOf([taskCard(game, '', params, 'large', 'at home')], count),
         }),
       },
       {
@@ -162,7 +161,7 @@ export function homeKit(child: { id: string; name: string }, home: HomeGame, lan
         role: 'needed',
         count: 1,
         thing: null,
-        part: (count) => ({ title: 'to cut out', pieces: copies(count, () => cutOut(game, params) ?? []) }),
+        part: (count) => ({ title: 'to cut out', pieces: copiesOf(cutOut(game, params) ?? [], count) }),
       },
     ],
   }

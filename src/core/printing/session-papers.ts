@@ -3,7 +3,7 @@ import { textsAt } from '../games/texts'
 import { groupNames } from '../grouping/pennants'
 import type { PlanView } from '../planning/session/work-out'
 import type { Bundle, PrintItem } from './item'
-import type { Piece } from './piece'
+import { copiesOf, type Piece } from './piece'
 import { metreStrips } from './pieces/lines'
 import { coverPage, observationSheet, roomChart, type SeenStep, type SheetVisit } from './sheets/session'
 import { canSlip, groupSign, namePeg, rulesPoster, stationSign, thanksSlip } from './sheets/signs'
@@ -36,7 +36,7 @@ export function sessionPapers(papers: SessionPapers): Bundle {
     thing: null,
     part: (copies) => ({
       title: name,
-      pieces: Array.from({ length: copies }, pieces).flat(),
+      pieces: copiesOf(pieces(), copies),
       ...options,
     }),
   })
