@@ -6,6 +6,8 @@ const { serialize } = protocol
 /** So many are kept; what is built for lists of any length would else fill the memory. */
 const mostKept = 300
 const preparable = /^\s*(select|insert|update|delete|with)\b/i
+/** Letters of a text; longer ones bring in many rows at once and hardly come again. */
+const longestKept = 20_000
 /** After these what was prepared before may not fit any more. */
 const changing = /^\s*(create|alter|drop|discard|deallocate)\b/i
 
@@ -42,7 +44,7 @@ export function preparing(database) {
       for (const statement of kept.values()) await letGo(statement)
       kept.clear()
     }
-    if (!preparable.test(text)) return database.query(text, params, { rowMode })
+    if (!preparable.test(text) || text.length > longestKept) return database.query(text, params, { rowMode })
     let statement = kept.get(text)
     const cameBefore = kept.delete(text)
     if (!statement && cameBefore) statement = await prepare(text)

@@ -93,3 +93,15 @@ test('who looks after a spin looks for the place: the numeral that was spun, and
   expect(sought.scene.things).toEqual([])
   expect(placed.scene.things.map(({ kind }) => kind)).toContain('cube')
 })
+
+test('what is worked out is said, not which of two is more: the sum, the difference, how many', () => {
+  const saidAt = (gameId: string, levelId: string) => {
+    const game = gameOf(gameId)
+    const { params } = game.levels.find(({ id }) => id === levelId)!
+    const [said] = stepPictures(game, params, ['say'])
+    return said?.kind === 'said' ? said.words : null
+  }
+  expect(saidAt('bigger-haul', 'numerals')).toMatch(/^\d+ \+ \d+ = \d+$/)
+  expect(saidAt('bigger-haul', 'difference')).toMatch(/^\d+ − \d+ = \d+$/)
+  expect(saidAt('more-or-less', 'to-5')).toMatch(/^\d$/)
+})

@@ -118,7 +118,7 @@ function goToShow(game: AnyGame, params: unknown, players: number, layout: Layou
     const go: Go = {
       before,
       device: frames.find(({ stage }) => stage === 'device') ?? null,
-      said: asked.length > 0 ? saidOf(asked.at(-1)!) : null,
+      said: saidIn(asked),
       moved,
     }
     const shown = movedIn(layout, go)
@@ -132,7 +132,13 @@ function goToShow(game: AnyGame, params: unknown, players: number, layout: Layou
   return best
 }
 
-/** What a child says: the sentence where it is short, else the answer. */
+/** What is said in a go: what is worked out last; whose is more is seen, and said only where nothing else is. */
+function saidIn(asked: readonly PracticeItem[]): string | null {
+  const item = asked.findLast(({ op }) => op !== 'compare') ?? asked.at(-1)
+  return item === undefined ? null : saidOf(item)
+}
+
+/** The sentence where it is short, else the answer. */
 function saidOf(item: PracticeItem): string {
   if (item.op === 'share') return `${item.answer} each`
   if (item.op === 'odd-even') return item.answer === 1 ? 'odd' : 'even'
