@@ -48,7 +48,8 @@ function faceOf(one: Thing): Face | null {
     case 'claim strips':
       return words('?')
     case 'creature halves':
-      return { kind: 'objects', n: one.from }
+      // One of none would be a blank.
+      return { kind: 'objects', n: Math.min(one.to, Math.max(one.from, 3)) }
     case 'pattern strip':
       return { kind: 'chain', colours: one.pattern.slice(0, 6) }
     default:
