@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { difficultiesOf, placedBelief } from '@/core/evidence/history'
+import { daysLater, difficultiesOf, placedBelief } from '@/core/evidence/history'
 import { startCheck, whyStop } from '@/core/evidence/quick-check'
-import { waitUntil, type Belief } from '@/core/evidence/estimate'
+import type { Belief } from '@/core/evidence/estimate'
 import { placementByYear } from '@/core/evidence/prior'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { strandIds, strandOf, type StrandId } from '@/core/skills'
@@ -71,7 +71,7 @@ function believedOf(
         known?.belief ??
         placedBelief({ strand, day, ...placementByYear(strand, child.listed.yearGroup) }).belief
       // Time has passed since: what was seen long ago is less sure today.
-      const { ability } = waitUntil({ ...believed, day: 0 }, Math.max(0, schoolDaysBetween(day, today)))
+      const { ability } = daysLater(believed, strand, Math.max(0, schoolDaysBetween(day, today)))
       return {
         strand,
         open: whyStop(startCheck({ ability, day: 0 }), difficultiesOf(strand)) === null,

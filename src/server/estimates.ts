@@ -10,7 +10,7 @@ import {
   throughHistory,
   type Running,
 } from '@/core/evidence/history'
-import { placementByYear, type YearGroup } from '@/core/evidence/prior'
+import { growthPerDay, placementByYear, type YearGroup } from '@/core/evidence/prior'
 import { schoolDaysBetween } from '@/core/planning/calendar'
 import { strandOf, type StrandId } from '@/core/skills'
 import {
@@ -27,10 +27,11 @@ import { savePlacements, yearGroupOf, type EstimateRow, type PlacementRow } from
 import type { ClassScope } from '@/data/scope'
 import { planThread } from './heavy/threads'
 
-/** Names a ladder as it is now: what was worked out on another one is worked out anew. */
+/** Names a ladder as it is now, with how fast it is climbed: what was worked out on another one is worked out anew. */
 export const ladderOf = (strand: StrandId): string =>
   createHash('sha256')
     .update(JSON.stringify(strandOf(strand).steps.map(({ id, difficulty }) => [id, difficulty])))
+    .update(String(growthPerDay(strand)))
     .digest('hex')
     .slice(0, 12)
 

@@ -55,21 +55,24 @@ export function weightedBy({ from, mass }: Ability, likelihood: Float64Array, ti
   return normalised({ from, mass: after })
 }
 
-/** Ability after normal drift of `sd` logits: mass that leaves the grid is dropped. */
-export function drifted({ from, mass }: Ability, sd: number): Ability {
+/** Ability after normal drift of `sd` logits around a growth of `by`: mass that leaves the grid is dropped. */
+export function drifted({ from, mass }: Ability, sd: number, by = 0): Ability {
   if (sd <= 0) return { from, mass }
   const reach = Math.min(mass.length - 1, Math.ceil((10 * sd) / gridStep))
-  const kernel = new Float64Array(reach + 1)
-  for (let k = 0; k <= reach; k++) kernel[k] = Math.exp(-((k * gridStep) ** 2) / (2 * sd * sd))
+  const cells = Math.round(by / gridStep)
+  const rest = by - cells * gridStep
+  const kernel = new Float64Array(2 * reach + 1)
+  for (let k = -reach; k <= reach; k++)
+    kernel[k + reach] = Math.exp(-((k * gridStep - rest) ** 2) / (2 * sd * sd))
   const after = new Float64Array(mass.length)
   for (let i = 0; i < mass.length; i++) {
     const p = mass[i]
     // Too little to matter after the rounding of doubles: most of a narrow density's grid.
     if (p < 1e-30) continue
-    const low = Math.max(0, i - reach)
-    const high = Math.min(mass.length - 1, i + reach)
-    for (let j = low; j < i; j++) after[j] += p * kernel[i - j]
-    for (let j = i; j <= high; j++) after[j] += p * kernel[j - i]
+    const centre = i + cells
+    const low = Math.max(0, centre - reach)
+    const high = Math.min(mass.length - 1, centre + reach)
+    for (let j = low; j <= high; j++) after[j] += p * kernel[j - centre + reach]
   }
   return normalised({ from, mass: after })
 }

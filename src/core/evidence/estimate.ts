@@ -43,11 +43,11 @@ export interface Summary {
   workingStep: number | null
 }
 
-/** Time passes until `day`: one convolution for the whole gap. */
-export function waitUntil(belief: Belief, day: number, noise = noisePerDay): Belief {
+/** Time passes until `day`: one convolution for the whole gap. `grown`: by how much the child is taken to have grown in it, in logits. */
+export function waitUntil(belief: Belief, day: number, noise = noisePerDay, grown = 0): Belief {
   const days = day - belief.day
   if (days <= 0) return belief
-  return { ability: drifted(belief.ability, noise * Math.sqrt(days)), day }
+  return { ability: drifted(belief.ability, noise * Math.sqrt(days), grown), day }
 }
 
 /** One observation is taken in, as often as it was made that day; it must not be older than the belief. */

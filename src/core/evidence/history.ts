@@ -1,8 +1,8 @@
 import { strandOf, stepIndex, type StepPlace, type StrandId } from '../skills'
 import { abilityPercentile, normalAbility } from './ability'
-import { observe, summarise, type Belief, type Summary } from './estimate'
+import { observe, summarise, waitUntil, type Belief, type Summary } from './estimate'
 import type { Judgement, Observation } from './observation'
-import { priorOf, type Sureness } from './prior'
+import { growthPerDay, priorOf, type Sureness } from './prior'
 
 /** A record of a child on a strand, as it was kept; either a judgement or a tally. */
 export interface Evidence extends StepPlace {
@@ -62,6 +62,15 @@ export function placedBelief(placed: PlacedOn): Running {
   return { belief: prior, day, morning: prior, morningDay: day, observations: 0 }
 }
 
+/** School days between two looks for which a child is taken to have grown: of one that was away for long little more is known. */
+const growsFor = 10
+
+/** The belief some school days later: less sure, and on by what children usually come on in so long. */
+export function daysLater(belief: Belief, strand: StrandId, days: number): Belief {
+  const grown = growthPerDay(strand) * Math.min(days, growsFor)
+  return waitUntil({ ...belief, day: 0 }, days, undefined, grown)
+}
+
 /** Takes in one record that is not older than what is known; older than the placement counts as of its day. */
 export function takeIn(
   running: Running,
@@ -74,7 +83,7 @@ export function takeIn(
   const gap = Math.max(0, daysBetween(day, row.schoolDay))
   return {
     belief: observe(
-      { ...belief, day: 0 },
+      daysLater(belief, row.strand, gap),
       asObservation(row, gap),
       difficultiesOf(row.strand),
       undefined,

@@ -32,6 +32,18 @@ export const usualStep: Record<StrandId, Record<YearGroup, string>> = {
   pattern: byYear('pattern-ab pattern-aab pattern-abc pattern-abc pattern-abc'),
 }
 
+const schoolDaysAYear = 190
+
+/**
+ * How far children usually come on a strand in a school day, in logits: from where Reception begins to where Year 4 does, over
+ * the days between. Common practice, no source.
+ */
+export function growthPerDay(strand: StrandId): number {
+  const { steps } = strandOf(strand)
+  const at = (year: YearGroup) => steps[stepIndex({ strand, step: usualStep[strand][year] })].difficulty
+  return (at('Year 4') - at('Reception')) / ((yearGroups.length - 1) * schoolDaysAYear)
+}
+
 /** Ids of steps from Reception to Year 4. */
 function byYear(steps: string): Record<YearGroup, string> {
   const ids = steps.split(' ')
