@@ -1,5 +1,6 @@
 import { classTable, place, saveLinks } from '../classes'
-import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping/regrouping'
+import { allRegroupings } from '@/core/grouping/regrouping/regrouping'
+import { regroupingRequest } from '@/core/grouping/regrouping/request'
 import { groupsPage, proposeGroups, saveGroups } from './groups'
 import { grouped, newClass, openTestSchool, viewer } from '../testing/school'
 

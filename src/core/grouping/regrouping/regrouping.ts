@@ -3,17 +3,7 @@ import { everyRegrouping, regroup } from './by-move-price'
 import { presentGrouping } from '../making/make-groups'
 import type { Group } from '../groups'
 import type { Grouping, GroupingProblem } from '../problem/problem'
-import {
-  byPennant,
-  evenSizes,
-  groupsById,
-  groupsByIndex,
-  problemOfRequest,
-  requestFor,
-  type ClassFit,
-  type GroupingRequest,
-  type Link,
-} from '../request'
+import { byPennant, groupsById, groupsByIndex, problemOfRequest, type GroupingRequest } from '../request'
 
 /** A regrouping of the groups that stand. */
 export interface Regrouping {
@@ -27,28 +17,6 @@ export interface Regrouping {
   staying: { pupil: string; here: number; there: number }[]
   /** Of all of them those who would stand clearly further outside their zone than now. */
   harmed: string[]
-}
-
-/** The groups that stand as a request to regroup them within their sizes. */
-export function regroupingRequest(
-  children: readonly string[],
-  fit: ClassFit,
-  groups: readonly Group[],
-  links: readonly Link[],
-  adultNear: readonly string[],
-): GroupingRequest {
-  // With an adult near no group there is nowhere to move to: then this limit waits until one has.
-  const withAdult = groups.flatMap((group) => (group.withAdult ? [group.pennant] : []))
-  const sizes = groups.map(({ pupils }) => pupils.length)
-  const even = evenSizes(children.length, groups.length)
-  return requestFor(children, fit, {
-    links,
-    pennants: groups.map(({ pennant }) => pennant),
-    sizes: { min: Math.max(1, Math.min(even.min, ...sizes)), max: Math.max(even.max, ...sizes) },
-    adultNear: withAdult.length > 0 ? [...adultNear] : [],
-    withAdult,
-    current: Object.fromEntries(groups.flatMap(({ pennant, pupils }) => pupils.map((id) => [id, pennant]))),
-  })
 }
 
 /**

@@ -6,6 +6,7 @@ import { planInputSchema, planProblem } from '../plan/problem'
 import type { HardRule, SoftRule } from '../plan/rules'
 import { tellPlan } from '../plan/tell'
 import type { GroupPast } from './past'
+import { pinsFrom } from './pins'
 import { stationAt, type PlacedPlan, type Plan } from './plan'
 
 /** What the planner is asked: the input of the core's `plan`, for one session. */
@@ -81,10 +82,6 @@ export function plannerInput(
     tries: 20_000,
   }
 }
-
-/** Cells to be kept while the rest is planned, as the planner wants them. */
-export const pinsFrom = (cells: readonly { slot: number; groupId: string; stationId: string }[]) =>
-  cells.map(({ slot, groupId, stationId }) => ({ session: 0, slot, group: groupId, station: stationId }))
 
 /** A rule that must hold and does not, at the group that is in it. */
 export interface RuleConflict {
