@@ -40,7 +40,9 @@ export function betterLevels(
   /** True if the cheapest assignment at these levels is a better grouping. */
   function better(tried: readonly number[]): boolean {
     if (left-- <= 0) return false
-    const found = cheapestAssignment(costsAt(problem, moves, tried), masks, count, { min, max })
+    const cost = costsAt(problem, moves, tried)
+    if (cheapestAnywhere(cost, masks, count) >= best.cost - 1e-9) return false
+    const found = cheapestAssignment(cost, masks, count, { min, max })
     if (!found || found.cost >= best.cost - 1e-9 || brokenLink(found.group, units)) return false
     best = {
       group: Int32Array.from(units.members, ([child]) => found.group[child]),
@@ -68,4 +70,16 @@ export function betterLevels(
     )
   while (left > 0 && (oneOther() || twoOthers()));
   return best
+}
+
+/** What it costs if every child stands where it costs least, however full that group is: no assignment costs less. */
+function cheapestAnywhere(cost: Float64Array, allowed: Int32Array, groups: number): number {
+  let sum = 0
+  for (let child = 0; child < allowed.length; child++) {
+    let least = Infinity
+    for (let g = 0; g < groups; g++)
+      if (allowed[child] & (1 << g)) least = Math.min(least, cost[child * groups + g])
+    sum += least
+  }
+  return sum
 }
