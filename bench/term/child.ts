@@ -93,8 +93,6 @@ export class Believed {
     private readonly year: YearGroup,
     private readonly day: Day,
     placed: SimulatedChild['placed'],
-    /** Logits a school day by which it is taken to grow unseen; the product takes none. */
-    private readonly growing = 0,
   ) {
     for (const [strand, step] of Object.entries(placed) as [StrandId, string][])
       this.running.set(strand, placedBelief({ strand, step, sureness: 'about', day }))
@@ -140,19 +138,6 @@ export class Believed {
       notKnown: strandIds.filter(
         (strand) => !isKnown({ observations: this.observations(strand), sd: this.summary(strand).sd }),
       ),
-    }
-  }
-
-  /** Days pass on every strand. */
-  grow(days: number) {
-    if (this.growing === 0) return
-    for (const [strand, running] of this.running) {
-      const { ability } = running.belief
-      this.running.set(strand, {
-        ...running,
-        belief: { ...running.belief, ability: { ...ability, from: ability.from + this.growing * days } },
-      })
-      this.summaries.delete(strand)
     }
   }
 

@@ -1,6 +1,7 @@
 import { pennantsFor, type Group } from '@/core/grouping/groups'
 import { propose } from '@/core/grouping/making/propose'
-import { allRegroupings, regroupingRequest } from '@/core/grouping/regrouping/regrouping'
+import { allRegroupings } from '@/core/grouping/regrouping/regrouping'
+import { regroupingRequest } from '@/core/grouping/regrouping/request'
 import { evenSizes, requestFor, type ClassFit } from '@/core/grouping/request'
 import { countLatest, usualCount } from '@/core/evidence/moving-up'
 import { gameOf } from '@/core/games'
@@ -51,8 +52,6 @@ export interface Policy {
   name: string
   /** Nothing is hidden from it: what no way of judging can better. */
   knowsAll?: true
-  /** Logits a school day by which children are taken to grow unseen; left out: none. */
-  growing?: number
   regroup(
     groups: Group[],
     children: readonly PlannedChild[],
@@ -115,7 +114,6 @@ export const policies: Record<string, () => Policy> = {
     level: (gameId, group) => levelFitting(gameId, group),
   }),
   all: () => ({ ...policies.product(), name: 'the same with nothing hidden', knowsAll: true }),
-  grow: () => ({ ...policies.product(), name: 'the same, if growth unseen were taken in', growing: 0.03 }),
   one: () => ({
     name: 'one level for all',
     regroup: stay,

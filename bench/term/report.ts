@@ -1,8 +1,9 @@
 import { say } from '../report'
-import { liveTerm, policies, type TermOutcome } from './term'
+import { liveClasses } from './classes'
+import { policies, type TermOutcome } from './term'
 
-/** Of the ways that only bound or explain so many classes are enough. */
-const classesToExplain = 10
+/** Of the way that only bounds the others so many classes are enough. */
+const classesToBound = 20
 
 interface Told {
   name: string
@@ -23,7 +24,7 @@ function zoneOf(outcomes: readonly TermOutcome[]): { share: number; half: number
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`
 
 /** Ten weeks of simulated classes, run by the product's own defaults and beside them by what is done without it. */
-export function term(classes: number) {
+export async function term(classes: number) {
   say()
   say(
     `${classes} simulated classes of 26 (Year 1, abilities and growth hidden) through ten weeks of three sessions:`,
@@ -35,10 +36,15 @@ export function term(classes: number) {
     '(goals: true zone at least 1.5 × one level for all and 1.15 × week one; false “ready” at most 10 %, false “hard” 5 %)',
   )
   const told = new Map<string, Told>()
-  for (const [key, policyOf] of Object.entries(policies)) {
-    const many = key === 'all' || key === 'grow' ? Math.min(classesToExplain, classes) : classes
-    const outcomes = Array.from({ length: many }, (_, seed) => liveTerm(seed + 1, policyOf))
-    const name = policyOf().name
+  const lived = await liveClasses(
+    Object.keys(policies).map((policy) => ({
+      policy,
+      classes: policy === 'all' ? Math.min(classesToBound, classes) : classes,
+    })),
+  )
+  for (const [key, outcomes] of lived) {
+    const many = outcomes.length
+    const { name } = policies[key]()
     told.set(key, { name, outcomes })
     const { share, half } = zoneOf(outcomes)
     const children = 26 * many
@@ -67,5 +73,4 @@ export function term(classes: number) {
   say(
     `  with nothing hidden that would be ${ratio('all', 'one')} and ${ratio('all', 'fixed')}: what no judgement can better`,
   )
-  say(`  if growth unseen were taken in ${ratio('grow', 'one')} and ${ratio('grow', 'fixed')}`)
 }

@@ -49,10 +49,7 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
   const policy = policyOf()
   const hidden = new Map(children.map((child) => [child.id, child]))
   const believed = new Map(
-    children.map(({ id, placed }) => [
-      id,
-      new Believed(id, yearGroup, addDays(monday, -1), placed, policy.growing),
-    ]),
+    children.map(({ id, placed }) => [id, new Believed(id, yearGroup, addDays(monday, -1), placed)]),
   )
   const known = (week: number): PlannedChild[] =>
     policy.knowsAll
@@ -91,7 +88,6 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
       session(day, week)
     }
     statements(addDays(monday, week * 7 + 4), week)
-    for (const one of believed.values()) one.grow(5)
   }
   const off = children.map(
     (child) => believed.get(child.id)!.summary('add').mean - abilityOf(child, 'add', weeks - 1),
