@@ -8,16 +8,16 @@ import { serving } from './serving.cjs'
 import {
   browser,
   build,
+  debian,
   fingerprint,
   freePort,
   measures,
   packages,
-  pdfTools,
-  postgres,
   root,
   run,
   say,
 } from './setup.mjs'
+import { together } from './together.mjs'
 
 const [command, ...rest] = process.argv.slice(2)
 const tsx = ['--import', 'tsx']
@@ -36,25 +36,38 @@ const commands = {
     await serve({ folder: process.env.ISLANDS_FOLDER ?? join(root, '.islands/data'), port: 3200 })
   },
 
+  /** Parts of the test, for what is done side by side. */
+  packages: () => packages(),
+  debian: () => debian(),
+  measures: () => measures(),
+
   async test() {
-    packages()
-    browser()
-    pdfTools()
-    postgres()
-    build()
-    measures()
+    const own = (command) => ({ program: process.execPath, args: [join(root, 'bin/run.mjs'), command] })
+    const tool = (...args) => ({ program: 'npx', args })
+    await together([
+      { title: 'packages', ...own('packages') },
+      { title: 'programs of Debian', ...own('debian') },
+    ])
+    await together([
+      { title: 'build', ...own('build') },
+      { title: 'measures of every level', ...own('measures') },
+      { title: 'lint', ...tool('eslint', '.') },
+      // The build writes types of its own.
+      { title: 'types', ...tool('tsc', '--noEmit'), after: ['build'] },
+      { title: 'formatting', ...tool('prettier', '--check', '--log-level', 'warn', '.') },
+      {
+        title: 'architecture',
+        ...tool('depcruise', 'src', 'bin', '--config', '.dependency-cruiser.cjs'),
+      },
+      { title: 'dead code', ...tool('knip'), after: ['build'] },
+    ])
     const steps = [
-      ['types', 'npx', ['tsc', '--noEmit']],
-      ['lint', 'npx', ['eslint', '.']],
-      ['formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
-      ['architecture', 'npx', ['depcruise', 'src', 'bin', '--config', '.dependency-cruiser.cjs']],
-      ['dead code', 'npx', ['knip']],
-      ['unit tests', 'npx', ['jest', ...rest]],
-      ['browser tests', 'npx', ['jest', '--config', 'e2e/jest.config.mjs', '--maxWorkers=2', ...rest]],
+      ['unit tests', ['jest', ...rest]],
+      ['browser tests', ['jest', '--config', 'e2e/jest.config.mjs', '--maxWorkers=2', ...rest]],
     ]
-    for (const [title, program, args] of steps) {
+    for (const [title, args] of steps) {
       say(`${title} …`)
-      run(program, args, { NODE_OPTIONS: '--experimental-vm-modules' })
+      run('npx', args, { NODE_OPTIONS: '--experimental-vm-modules' })
     }
     await onPostgres()
     say('all checks passed')

@@ -67,23 +67,25 @@ export function packages() {
   )
 }
 
-/** Debian's Chromium with its driver, for the browser tests. */
-export function browser() {
-  if (existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver')) return
-  fromDebian('chromium', 'chromium-driver')
+/** What the tests need of Debian: a browser with its driver, another program that reads what is printed, a database server. */
+export function debian() {
+  fromDebian(
+    ...browserNames(),
+    ...(existsSync('/usr/bin/pdftoppm') ? [] : ['poppler-utils']),
+    ...(isThere() ? [] : ['postgresql']),
+  )
 }
 
-/** Debian's Poppler: another program that draws and reads what is printed. */
-export function pdfTools() {
-  if (!existsSync('/usr/bin/pdftoppm')) fromDebian('poppler-utils')
-}
+/** The browser alone. */
+export const browser = () => fromDebian(...browserNames())
 
-/** Debian's PostgreSQL, for the tests on a database server. */
-export function postgres() {
-  if (!isThere()) fromDebian('postgresql')
-}
+const browserNames = () =>
+  existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver')
+    ? []
+    : ['chromium', 'chromium-driver']
 
 function fromDebian(...names) {
+  if (names.length === 0) return
   say(`installing Debian’s ${names.join(' and ')} …`)
   const sudo = process.getuid?.() === 0 ? [] : ['sudo']
   const apt = (...args) => {

@@ -9,6 +9,8 @@ const axeSource = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
 
 /** Milliseconds that something is waited for: long, because shared machines have slow minutes. */
 const patience = 45_000
+/** Milliseconds from one look for it to the next. */
+const lookAgain = 50
 
 /** What of a class has an address, but for a child. */
 export const places = [
@@ -90,6 +92,7 @@ export class Person {
       },
       ms,
       `waiting for ${xpath}`,
+      lookAgain,
     )
     return found!
   }
@@ -103,7 +106,7 @@ export class Person {
     const element = await this.find(
       `//*[(self::button or self::a or self::summary) and (normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)})]`,
     )
-    await this.driver.wait(until.elementIsEnabled(element), patience, `${name} stays disabled`)
+    await this.driver.wait(until.elementIsEnabled(element), patience, `${name} stays disabled`, lookAgain)
     return element
   }
 
@@ -173,6 +176,7 @@ export class Person {
       async () => pattern.test(await this.text('h1').catch(() => '')),
       ms,
       `waiting for a heading like ${pattern}`,
+      lookAgain,
     )
     return this.text('h1')
   }
@@ -182,7 +186,7 @@ export class Person {
   }
 
   async waitFor(condition: () => Promise<boolean>, what: string, ms = patience) {
-    await this.driver.wait(() => condition().catch(() => false), ms, `waiting for ${what}`)
+    await this.driver.wait(() => condition().catch(() => false), ms, `waiting for ${what}`, lookAgain)
   }
 
   /** Takes the network away from the page as it stands, or gives it back. */
