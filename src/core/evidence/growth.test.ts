@@ -1,7 +1,7 @@
 import { seededChance, unit } from '../chance/chance'
 import { stepIndex, strandIds, strandOf } from '../skills'
 import { abilityMean, abilitySd, drifted, normalAbility } from './ability'
-import { observe, waitUntil, type Belief } from './estimate'
+import { observe, secureLogit, waitUntil, type Belief } from './estimate'
 import { daysLater, difficultiesOf } from './history'
 import { logistic, type Judgement } from './observation'
 import { growthPerDay, usualStep } from './prior'
@@ -35,6 +35,14 @@ test('of a child that was away for long no more growth is taken in than of two w
   expect(abilityMean(twoWeeks)).toBeCloseTo(6 + 10 * growthPerDay('add'), 6)
   expect(abilityMean(term)).toBeCloseTo(abilityMean(twoWeeks), 6)
   expect(abilitySd(term)).toBeGreaterThan(abilitySd(twoWeeks))
+})
+
+test('nobody grows beyond where the whole ladder is secure, and nobody back to it', () => {
+  const secure = ladder.at(-1)! + secureLogit
+  const near = daysLater(normal(secure - 0.1, 0.3), 'add', 10).ability
+  expect(abilityMean(near)).toBeCloseTo(secure, 6)
+  const beyond = daysLater(normal(secure + 1, 0.3), 'add', 10).ability
+  expect(abilityMean(beyond)).toBeCloseTo(secure + 1, 6)
 })
 
 test('on the day itself nothing is taken in', () => {

@@ -1,6 +1,6 @@
 import { strandOf, stepIndex, type StepPlace, type StrandId } from '../skills'
-import { abilityPercentile, normalAbility } from './ability'
-import { observe, summarise, waitUntil, type Belief, type Summary } from './estimate'
+import { abilityMean, abilityPercentile, normalAbility } from './ability'
+import { observe, secureLogit, summarise, waitUntil, type Belief, type Summary } from './estimate'
 import type { Judgement, Observation } from './observation'
 import { growthPerDay, priorOf, type Sureness } from './prior'
 
@@ -65,9 +65,14 @@ export function placedBelief(placed: PlacedOn): Running {
 /** School days between two looks for which a child is taken to have grown: of one that was away for long little more is known. */
 const growsFor = 10
 
-/** The belief some school days later: less sure, and on by what children usually come on in so long. */
+/**
+ * The belief some school days later: less sure, and on by what children usually come on in so long; but no further than
+ * where the whole ladder is secure, for above it no mark could say otherwise.
+ */
 export function daysLater(belief: Belief, strand: StrandId, days: number): Belief {
-  const grown = growthPerDay(strand) * Math.min(days, growsFor)
+  const highest = difficultiesOf(strand).reduce((most, difficulty) => Math.max(most, difficulty), -Infinity)
+  const room = Math.max(0, highest + secureLogit - abilityMean(belief.ability))
+  const grown = Math.min(growthPerDay(strand) * Math.min(days, growsFor), room)
   return waitUntil({ ...belief, day: 0 }, days, undefined, grown)
 }
 
