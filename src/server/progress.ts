@@ -22,12 +22,12 @@ import { beliefOf } from './estimates'
 import { classSuggestions, judgedOn, suggestionsFor, type ChildSuggestion } from './suggestions'
 import { NotHere, readingClass } from './use-case'
 
-/** A point of a band as a chart needs it. */
-type DrawnPoint = Pick<BandPoint, 'day' | 'p10' | 'p50' | 'p90'>
+/** A point of a band as a chart needs it: day, 10 %, 50 % and 90 % in logits. Bare, for a page of bands holds hundreds. */
+export type DrawnPoint = readonly [day: Day, p10: number, p50: number, p90: number]
 
 /** Logits to three digits: finer than any chart draws, and a page of bands is mostly digits. */
 const toDraw = (points: readonly BandPoint[]): DrawnPoint[] =>
-  points.map(({ day, p10, p50, p90 }) => ({ day, p10: milli(p10), p50: milli(p50), p90: milli(p90) }))
+  points.map(({ day, p10, p50, p90 }) => [day, milli(p10), milli(p50), milli(p90)])
 const milli = (logits: number) => Math.round(logits * 1000) / 1000
 
 /** Weeks that the small bands of a class show: a term. The page of a child goes back to the start. */

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, gte, inArray, or, sql } from 'drizzle-orm'
-import type { Day } from '@/core/planning/calendar'
+import { addDays, type Day } from '@/core/planning/calendar'
 import type { StrandId } from '@/core/skills'
 import type { Database } from '../connection'
 import { estimate, estimateDay, placement } from '../schema'
@@ -134,16 +134,26 @@ export interface BandSpan {
   from?: Day
 }
 
+/** The first Monday since days are counted. */
+const firstMonday = '1970-01-05'
+
 /** Bands over time of the class on a strand, or of one child on all; each oldest first. */
-export function bandsOf(
+export async function bandsOf(
   { db, classId }: ClassScope,
   of: { strand: StrandId } | { pupilId: string },
   { dailyFrom, from }: BandSpan,
 ): Promise<BandPoint[]> {
   const { pupilId, strand, day, p10, p50, p90 } = estimateDay
-  const period = sql<string>`case when ${day} >= ${dailyFrom}::date then ${day} else date_trunc('week', ${day})::date end`
-  const days = db
-    .select({ pupilId, strand, day, p10, p50, p90, period: period.as('period') })
+  // Days and weeks as whole numbers, and the last day of a week as the greatest of arrays that begin with it: a year of days is
+  // gone through once and not sorted.
+  const since = sql`(${day} - ${firstMonday}::date)`
+  const period = sql`case when ${day} >= ${dailyFrom}::date then ${since} else ${since} - ${since} % 7 end`
+  const points = db
+    .select({
+      pupilId,
+      strand,
+      point: sql<number[]>`max(array[${since}::float8, ${p10}, ${p50}, ${p90}])`.as('point'),
+    })
     .from(estimateDay)
     .where(
       and(
@@ -152,27 +162,26 @@ export function bandsOf(
         from === undefined ? undefined : gte(day, from),
       ),
     )
-    .as('days')
-  const points = db
-    .selectDistinctOn([days.pupilId, days.strand, days.period])
-    .from(days)
-    .orderBy(days.pupilId, days.strand, days.period, desc(days.day))
+    .groupBy(pupilId, strand, period)
     .as('points')
-  return db
+  const rows = await db
     .select({
       pupilId: points.pupilId,
       strand: points.strand,
-      days: sql<
-        [string, number, number, number][]
-      >`json_agg(json_build_array(${points.day}, ${points.p10}, ${points.p50}, ${points.p90}) order by ${points.day})`,
+      points: sql<[number, number, number, number][]>`json_agg(${points.point} order by ${points.point})`,
     })
     .from(points)
     .groupBy(points.pupilId, points.strand)
-    .then((rows) =>
-      rows.flatMap(({ pupilId, strand, days }) =>
-        days.map(([day, p10, p50, p90]) => ({ pupilId, strand, day, p10, p50, p90 })),
-      ),
-    )
+  return rows.flatMap(({ pupilId, strand, points }) =>
+    points.map(([since, p10, p50, p90]) => ({
+      pupilId,
+      strand,
+      day: addDays(firstMonday, since),
+      p10,
+      p50,
+      p90,
+    })),
+  )
 }
 
 /** The last point of each child's band on a strand: where a child stands that was not seen for long. */

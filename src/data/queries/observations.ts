@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gte, inArray, isNotNull, or, sql, type SQL } from '
 import { unionAll } from 'drizzle-orm/pg-core'
 import type { MarksLately } from '@/core/planning/session/past'
 import type { Counted } from '@/core/evidence/history'
-import type { StrandId } from '@/core/skills'
+import { strandIds, type StrandId } from '@/core/skills'
 import { observation, pupil, station, visit } from '../schema'
 import type { ClassScope } from '../scope'
 
@@ -134,20 +134,39 @@ export const historyOf = (scope: ClassScope, pupilId: string, strand: StrandId):
 /** A record with where it was made; both null where it was at no station. */
 type PlacedRecord = ObservationRow & { gameId: string | null; slot: number | null }
 
-/** The newest standing records of a child, newest first, with the game and the slot they were made at. */
+/**
+ * The newest standing records of a child, newest first, with the game and the slot they were made at. Each strand's newest are
+ * read in the order of its index, and the class is asked for through the child: a year of them is not read for sixty.
+ */
 export function latestOf(
   { db, classId }: ClassScope,
   pupilId: string,
   most: number,
 ): Promise<PlacedRecord[]> {
-  // The newest first, then where they were made: not the other way round for a whole year of them.
-  const latest = db
+  const every = sql.join(
+    strandIds.map((strand) => sql`${strand}`),
+    sql`, `,
+  )
+  const wanted = db
+    .select({ strand: sql<StrandId>`unnest(array[${every}]::text[])`.as('wanted_strand') })
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), eq(pupil.id, pupilId)))
+    .as('wanted')
+  const ofStrand = db
     .select()
     .from(observation)
-    .where(and(standing(classId), eq(observation.pupilId, pupilId)))
+    .where(and(eq(observation.pupilId, pupilId), eq(observation.strand, wanted.strand), observation.standing))
     .orderBy(desc(observation.schoolDay), desc(observation.madeAt), desc(observation.id))
     .limit(most)
+    .as('of_strand')
+  const latest = db
+    .select({ ...ofStrand._.selectedFields })
+    .from(wanted)
+    .innerJoinLateral(ofStrand, sql`true`)
+    .orderBy(desc(ofStrand.schoolDay), desc(ofStrand.madeAt), desc(ofStrand.id))
+    .limit(most)
     .as('latest')
+  // The newest first, then where they were made: not the other way round for a whole year of them.
   return db
     .select({ ...latest._.selectedFields, gameId: station.gameId, slot: visit.slot })
     .from(latest)

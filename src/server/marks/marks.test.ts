@@ -101,7 +101,7 @@ test('marks and corrections of three days at once: few transactions, and what is
       expect(estimate.observations).toBe(before.estimate.observations)
       for (const key of ['mean', 'sd', 'p10', 'p50', 'p90'] as const)
         expect(estimate[key]).toBeCloseTo(before.estimate[key], 9)
-      expect(band.map(({ day }) => day)).toEqual(before.band.map(({ day }) => day))
+      expect(band.map(([day]) => day)).toEqual(before.band.map(([day]) => day))
     })
   }
 })

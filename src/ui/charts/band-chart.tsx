@@ -3,18 +3,17 @@
 import { scaleLinear } from 'd3-scale'
 import { area, curveStepAfter, line } from 'd3-shape'
 import { strandOf, type StrandId } from '@/core/skills'
+import type { DrawnPoint } from '@/server/progress'
 import { dayInShort } from '../words'
 import { tenths } from './tenths'
 
-interface Point {
-  day: string
+/** A point at its place in time. */
+interface Placed {
+  at: number
   p10: number
   p50: number
   p90: number
 }
-
-/** A point at its place in time. */
-type Placed = Point & { at: number }
 
 /** A day on the axis of time, in milliseconds: days are all a band needs, no calendar ticks. */
 const instant = (day: string) => Date.parse(`${day}T00:00:00Z`)
@@ -29,7 +28,7 @@ export function BandChart({
   full = false,
 }: {
   strand: StrandId
-  points: Point[]
+  points: readonly DrawnPoint[]
   today: string
   width: number
   height: number
@@ -37,10 +36,8 @@ export function BandChart({
 }) {
   const { steps } = strandOf(strand)
   if (points.length === 0) return <p className="muted small">Nothing yet.</p>
-  const shown = [...points, { ...points[points.length - 1], day: today }].map((point) => ({
-    ...point,
-    at: instant(point.day),
-  }))
+  const placed = points.map(([day, p10, p50, p90]): Placed => ({ at: instant(day), p10, p50, p90 }))
+  const shown = [...placed, { ...placed[placed.length - 1], at: instant(today) }]
   const left = full ? 132 : 2
   const right = width - (full ? 12 : 4)
   const x = scaleLinear([shown[0].at, instant(today)], [left, right])
@@ -87,7 +84,7 @@ export function BandChart({
       {full && (
         <>
           <text className="muted" x={left} y={height - 6}>
-            {dayInShort(shown[0].day)}
+            {dayInShort(points[0][0])}
           </text>
           <text className="muted" x={width - 12} y={height - 6} textAnchor="end">
             today

@@ -41,8 +41,8 @@ export function ChildPage({
           </h1>
           {suggestion.fits && <p>{fitInWords(suggestion.fits)}</p>}
           <p>
-            The line is the best guess, the band holds it eight times in ten. Marks move it; time alone widens
-            it.
+            The line is the best guess, the band holds it eight times in ten. Marks move it; between two of
+            them it widens, and the child is taken to come on as children usually do.
           </p>
         </div>
         <div className="button-row">
