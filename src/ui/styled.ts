@@ -3,7 +3,7 @@
  * refused by its security policy. To be given as `ref`.
  */
 export const styled =
-  (style: Partial<Record<'left' | 'top' | 'width' | 'transform', string>>) =>
+  (style: Partial<Record<'left' | 'right' | 'top' | 'width' | 'minHeight' | 'transform', string>>) =>
   (element: HTMLElement | SVGElement | null) => {
     if (element) Object.assign(element.style, style)
   }

@@ -61,18 +61,21 @@ export function drifted({ from, mass }: Ability, sd: number, by = 0): Ability {
   const reach = Math.min(mass.length - 1, Math.ceil((10 * sd) / gridStep))
   const cells = Math.round(by / gridStep)
   const rest = by - cells * gridStep
+  // Backwards: both are then gone through the same way.
   const kernel = new Float64Array(2 * reach + 1)
   for (let k = -reach; k <= reach; k++)
-    kernel[k + reach] = Math.exp(-((k * gridStep - rest) ** 2) / (2 * sd * sd))
+    kernel[reach - k] = Math.exp(-((k * gridStep - rest) ** 2) / (2 * sd * sd))
+  // Too little to matter after the rounding of doubles: most of a narrow density's grid.
+  const first = mass.findIndex((p) => p >= 1e-30)
+  const last = mass.findLastIndex((p) => p >= 1e-30)
   const after = new Float64Array(mass.length)
-  for (let i = 0; i < mass.length; i++) {
-    const p = mass[i]
-    // Too little to matter after the rounding of doubles: most of a narrow density's grid.
-    if (p < 1e-30) continue
-    const centre = i + cells
-    const low = Math.max(0, centre - reach)
-    const high = Math.min(mass.length - 1, centre + reach)
-    for (let j = low; j <= high; j++) after[j] += p * kernel[j - centre + reach]
+  for (let j = 0; j < mass.length; j++) {
+    const centre = j - cells
+    const low = Math.max(first, centre - reach)
+    const high = Math.min(last, centre + reach)
+    let sum = 0
+    for (let i = low; i <= high; i++) sum += mass[i] * kernel[reach + i - centre]
+    after[j] = sum
   }
   return normalised({ from, mass: after })
 }

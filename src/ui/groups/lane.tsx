@@ -7,13 +7,8 @@ import type { Group } from '@/core/grouping/groups'
 import { groupNames } from '@/core/grouping/pennants'
 import { Pennant } from '../pennant'
 import { styled } from '../styled'
+import { inRows, laneHeight, laneWidth, laneX, rowHeight, type InRow } from './lane-rows'
 import { band } from './use-groups'
-
-const laneWidth = 664
-const lowest = 0.4
-/** Where a predicted success stands in a lane, in pixels. */
-export const laneX = (success: number) =>
-  ((Math.max(lowest, Math.min(1, success)) - lowest) / (1 - lowest)) * laneWidth
 
 interface Named {
   id: string
@@ -26,22 +21,6 @@ interface Named {
   span: [number, number] | null
   /** The child's own range, where it has one. */
   range: string | undefined
-}
-
-/** Names in three sub-rows, each in the first where it has room. */
-function inRows(children: Named[]): (Named & { x: number; row: number })[] {
-  const ends = [0, 0, 0]
-  return [...children]
-    .sort((a, b) => a.success - b.success)
-    .map((child) => {
-      const width = 26 + child.name.length * 7.6
-      const x = Math.min(laneX(child.success), laneWidth - width)
-      const free = [1, 0, 2].find((row) => ends[row] <= x)
-      const row = free ?? ends.indexOf(Math.min(...ends))
-      const placed = free === undefined ? ends[row] : x
-      ends[row] = placed + width
-      return { ...child, x: placed, row }
-    })
 }
 
 interface LaneProps {
@@ -65,6 +44,7 @@ export function Lane(props: LaneProps) {
   const { onAdult, onLevel, onSelect, onMove } = props
   const { setNodeRef, isOver } = useDroppable({ id: String(group.pennant) })
   const name = groupNames[group.pennant]
+  const placed = inRows(children)
   return (
     <section className="lane" aria-label={name}>
       <div className="lane-head">
@@ -100,12 +80,18 @@ export function Lane(props: LaneProps) {
           </Form.Select>
         )}
       </div>
-      <div ref={setNodeRef} className={isOver ? 'lane-sea over' : 'lane-sea'}>
+      <div
+        ref={(element) => {
+          setNodeRef(element)
+          styled({ minHeight: `${laneHeight(placed)}px` })(element)
+        }}
+        className={isOver ? 'lane-sea over' : 'lane-sea'}
+      >
         <div
           className="zone"
           ref={styled({ left: `${laneX(band[0])}px`, width: `${laneX(band[1]) - laneX(band[0])}px` })}
         />
-        {inRows(children).map(({ id, span, row }) =>
+        {placed.map(({ id, span, row }) =>
           span ? (
             <span
               key={`span ${id}`}
@@ -113,15 +99,16 @@ export function Lane(props: LaneProps) {
               ref={styled({
                 left: `${laneX(span[0])}px`,
                 width: `${Math.max(8, laneX(span[1]) - laneX(span[0]))}px`,
-                top: `${8 + row * 26}px`,
+                top: `${8 + row * rowHeight(placed)}px`,
               })}
             />
           ) : null,
         )}
-        {inRows(children).map(({ span: _span, ...child }) => (
+        {placed.map(({ span: _span, ...child }) => (
           <Name
             key={child.id}
             {...child}
+            pitch={rowHeight(placed)}
             fits={inBand(child.success, band)}
             selected={selected === child.id}
             onSelect={() => onSelect(child.id)}
@@ -139,6 +126,8 @@ function Name({
   success,
   x,
   row,
+  before,
+  pitch,
   fits,
   locked,
   known,
@@ -146,28 +135,30 @@ function Name({
   selected,
   onSelect,
   onMove,
-}: Omit<Named, 'span'> & {
-  x: number
-  row: number
-  fits: boolean
-  selected: boolean
-  onSelect: () => void
-  onMove: (by: number) => void
-}) {
+}: Omit<Named, 'span'> &
+  InRow & {
+    /** From one row to the next, in pixels. */
+    pitch: number
+    fits: boolean
+    selected: boolean
+    onSelect: () => void
+    onMove: (by: number) => void
+  }) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id })
   return (
     <button
       ref={(element) => {
         setNodeRef(element)
         styled({
-          left: `${x - 8}px`,
-          top: `${5 + row * 26}px`,
+          left: before ? 'auto' : `${x - 8}px`,
+          right: before ? `${laneWidth - x - 8}px` : 'auto',
+          top: `${5 + row * pitch}px`,
           transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : '',
         })(element)
       }}
       type="button"
       {...listeners}
-      className={`lane-name${known ? (fits ? '' : ' outside') : ' not-known'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
+      className={`lane-name${before ? ' before' : ''}${known ? (fits ? '' : ' outside') : ' not-known'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
       data-child={id}
       aria-pressed={selected}
       aria-label={`${name}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${known ? (fits ? '' : ', outside the zone') : ', not known yet'}${locked ? ', stays here' : ''}`}

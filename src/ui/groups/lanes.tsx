@@ -3,7 +3,8 @@
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { useLayoutEffect, useRef } from 'react'
 import { styled } from '../styled'
-import { Lane, laneX } from './lane'
+import { Lane } from './lane'
+import { laneX } from './lane-rows'
 import type { useGroups } from './use-groups'
 
 /** Where the words of the scale stand, by predicted success. */
