@@ -19,7 +19,7 @@ const parts: Record<string, () => void | Promise<void>> = {
     planning()
     await groupingBesideHighs(200)
   },
-  term: () => term(100),
+  term: () => term(60),
   printing,
   async screens() {
     await screens()
