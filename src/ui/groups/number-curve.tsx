@@ -14,6 +14,7 @@ export function NumberCurve({
   now: CurvePoint
   /** How many one level for all would fit: a single group. */
   oneLevel: number
+  /** Children that are known. */
   of: number
 }) {
   const one: CurvePoint = { groups: 1, fitting: oneLevel }
@@ -27,7 +28,7 @@ export function NumberCurve({
       mark={now.groups}
       of={of}
     >
-      {numberFinding(withNow, now.groups, anew?.fitting ?? now.fitting)}
+      {numberFinding(withNow, now.groups, anew?.fitting ?? now.fitting, of)}
     </CountCurve>
   )
 }

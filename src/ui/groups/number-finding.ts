@@ -5,8 +5,15 @@ import type { CurvePoint } from './use-number-curve'
  * What the curve against the number of groups shows, in the words of its finding.
  * @param points with the groups on the table among them
  * @param anew how many as many groups as now would bring in if they were made anew
+ * @param known of how many children enough is known to be counted
  */
-export function numberFinding(points: readonly CurvePoint[], now: number, anew: number): string {
+export function numberFinding(
+  points: readonly CurvePoint[],
+  now: number,
+  anew: number,
+  known: number,
+): string {
+  if (known === 0) return 'Too early to say how many groups fit'
   const here = points.find(({ groups }) => groups === now)
   if (here && anew > here.fitting)
     return `Made again, ${spelled(now)} ${now === 1 ? 'group brings' : 'groups bring'} ${spelled(anew - here.fitting)} more in`

@@ -53,12 +53,16 @@ describe('limits that can’t hold at once, in words', () => {
 describe('what the curve against the number of groups shows', () => {
   const points = [8, 14, 20, 22, 22].map((fitting, i) => ({ groups: i + 1, fitting }))
   test('fewer groups that fit as well', () =>
-    expect(numberFinding(points, 5, 22)).toBe('Four groups fit as well as five'))
+    expect(numberFinding(points, 5, 22, 26)).toBe('Four groups fit as well as five'))
   test('more groups that would fit better', () =>
-    expect(numberFinding(points, 3, 20)).toBe('Four groups would bring two more in'))
-  test('neither', () => expect(numberFinding(points, 4, 22)).toBe('More groups would not fit better'))
+    expect(numberFinding(points, 3, 20, 26)).toBe('Four groups would bring two more in'))
+  test('neither', () => expect(numberFinding(points, 4, 22, 26)).toBe('More groups would not fit better'))
   test('groups made anew that would fit better come first', () =>
-    expect(numberFinding(points, 3, 21)).toBe('Made again, three groups bring one more in'))
+    expect(numberFinding(points, 3, 21, 26)).toBe('Made again, three groups bring one more in'))
+  test('of nobody anything is known: nothing is said to fit as well', () => {
+    const nobody = points.map(({ groups }) => ({ groups, fitting: 0 }))
+    expect(numberFinding(nobody, 5, 0, 0)).toBe('Too early to say how many groups fit')
+  })
   test('one group is one', () =>
     expect(
       numberFinding(
@@ -68,6 +72,7 @@ describe('what the curve against the number of groups shows', () => {
         ],
         2,
         5,
+        26,
       ),
     ).toBe('One group fits as well as two'))
 })
