@@ -3,8 +3,10 @@ import { spawn } from 'node:child_process'
 import { availableParallelism } from 'node:os'
 import { root, say } from './setup.mjs'
 
-/** A program with its arguments, what it is called, and by name what must be done before it. */
-/** @typedef {{ title: string, program: string, args: string[], after?: string[], env?: Record<string, string> }} Piece */
+/**
+ * A program with its arguments, what it is called, and by title what must be done before it.
+ * @typedef {{ title: string, program: string, args: string[], after?: string[] }} Piece
+ */
 
 /**
  * Runs pieces side by side, as many at once as there are cores, in their order; none before those it comes after.
@@ -40,12 +42,12 @@ export async function together(pieces) {
   }
 }
 
-function begin({ title, program, args, env = {} }) {
+function begin({ title, program, args }) {
   say(`${title} …`)
   const child = spawn(program, args, {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
   })
   let output = ''
   child.stdout.on('data', (text) => (output += text))

@@ -41,8 +41,9 @@ export function ChildPage({
           </h1>
           {suggestion.fits && <p>{fitInWords(suggestion.fits)}</p>}
           <p>
-            The line is the best guess, the band holds it eight times in ten. Marks move it; between two of
-            them it widens, and the child is taken to come on as children usually do.
+            The line is the best guess, the band holds it eight times in ten. With each new mark the child is
+            first taken to have come on as children usually do since the last one, two weeks of it at most;
+            then the mark counts.
           </p>
         </div>
         <div className="button-row">
