@@ -3,6 +3,7 @@ import { DatabaseAway } from './away'
 import { backupBeforeMigration } from './backup/before-migration'
 import { dataFolder, openDatabase, type Database, type OpenDatabase } from './connection'
 import { FolderDamaged, FolderInUse } from './pglite/folder'
+import { whenStopping } from './when-stopping'
 
 /** The one open database of a server process; kept on globalThis because routes and instrumentation are bundled apart. */
 const shared = globalThis as { islandsDatabase?: Promise<OpenDatabase> }
@@ -12,6 +13,7 @@ const shared = globalThis as { islandsDatabase?: Promise<OpenDatabase> }
  * is tried again by whoever asks next.
  */
 export function openServerDatabase(): Promise<OpenDatabase> {
+  whenStopping('last', 'database', closeServerDatabase)
   shared.islandsDatabase ??= openDatabase({
     url: process.env.DATABASE_URL,
     folder: dataFolder(),

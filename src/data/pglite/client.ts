@@ -136,6 +136,8 @@ export class PgliteClient implements Statements {
   private async start() {
     const worker = new Worker(join(process.cwd(), 'src/data/pglite/worker.mjs'), {
       workerData: { folder: this.folder.path, channels: [sessionChannel] },
+      // Plain JavaScript: it starts without what the server needs to read TypeScript.
+      execArgv: [],
     })
     await new Promise<void>((resolve, reject) => {
       worker.once('message', () => resolve())

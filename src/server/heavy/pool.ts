@@ -81,7 +81,8 @@ export class HeavyThread<J extends Jobs> {
   }
 
   private start(): Worker {
-    const worker = new Worker(this.script)
+    // A script that needs anything to be read brings it along.
+    const worker = new Worker(this.script, { execArgv: [] })
     worker.unref()
     worker.on('message', ({ begun, result, error }: Told) => {
       if (worker !== this.worker) return

@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { whenStopping } from '@/data/when-stopping'
 import { HeavyThread, Stopped } from './pool'
 import type { HeavyJobs } from './jobs'
 
@@ -13,6 +14,7 @@ const shared = globalThis as { islandsThreads?: Threads }
 
 function threads(): Threads {
   const script = join(process.cwd(), 'src/server/heavy/worker.mjs')
+  whenStopping('last', 'threads', closeThreads)
   return (shared.islandsThreads ??= {
     plans: new HeavyThread<HeavyJobs>(script),
     prints: new HeavyThread<HeavyJobs>(script),

@@ -2,11 +2,9 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import { createServer as createTlsServer } from 'node:https'
 import { hostname, networkInterfaces } from 'node:os'
 import next from 'next'
-import { closeServerDatabase } from '@/data/server-database'
-import { accountsThere } from '../access/sign-in'
-import { closeThreads, warmThreads } from '../heavy/threads'
-import { endHubs } from '../live/hub'
-import { certificateFor, type Certificate } from './certificate'
+import { stopping } from '@/data/when-stopping'
+import { warmThreads } from '../heavy/threads'
+import type { Certificate } from './certificate'
 import { answer, guard } from './guard'
 import { inTurn } from './in-turn'
 import { warm } from './warm'
@@ -34,7 +32,10 @@ export const lanAddresses = (): string[] =>
     .filter(({ internal, family }) => !internal && family === 'IPv4')
     .map(({ address }) => address)
 
-/** Starts Islands behind its guard, and ends it when it is asked to. */
+/**
+ * Starts Islands behind its guard, and ends it when it is asked to. What only some servers need is loaded by those alone: the
+ * pages bring their own copy of nearly all of it, and reading it twice takes a second of every start.
+ */
 export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions): Promise<Server[]> {
   // Whoever read what is printed may have gone, with the window it was started in: that is no fault. Unheard, each
   // failed line would be told by another one, for ever.
@@ -49,7 +50,9 @@ export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions)
     ...(process.env.ISLANDS_HOSTS?.toLowerCase().split(',').filter(Boolean) ?? []),
   ]
   const certificate =
-    lan && tls ? await certificateFor(tls.folder, [...addresses, own, `${own}.local`]) : null
+    lan && tls
+      ? await (await import('./certificate')).certificateFor(tls.folder, [...addresses, own, `${own}.local`])
+      : null
   const scheme = certificate ? 'https' : 'http'
   const [first] = addresses
   // For those who make ways in for other devices; a server behind a name of its own says it itself.
@@ -59,6 +62,8 @@ export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions)
   await app.prepare()
   const inside = (request: IncomingMessage, response: ServerResponse) => void handle(request, response)
   await warm(inside, 'database')
+
+  const open = !lan || (await accountThere())
 
   const begin = inTurn()
   const answering = (request: IncomingMessage, response: ServerResponse) => {
@@ -90,10 +95,11 @@ export async function serve({ port, lan, tls, cold, warmed, say }: ServeOptions)
   say(`Islands is ready: http://localhost:${port}`)
   for (const address of addresses) say(`from other devices: ${scheme}://${address}:${port}`)
   if (certificate) sayWhoItIs(certificate, say)
-  if (lan && !(await accountsThere().catch(() => true)))
-    say(`nothing is open to them yet: make an account first at http://localhost:${port}/account`)
+  if (!open) say(`nothing is open to them yet: make an account first at http://localhost:${port}/account`)
   return servers
 }
+
+const accountThere = async () => (await import('../access/sign-in')).accountsThere().catch(() => true)
 
 async function listening<S extends Server>(server: S, port: number, address: string): Promise<S> {
   // A request that trickles in is not waited for, a line that nobody uses is let go.
@@ -117,9 +123,8 @@ async function stop(servers: readonly Server[]) {
   const closed = Promise.all(servers.map((server) => new Promise((resolve) => server.close(resolve))))
   for (const server of servers) server.closeIdleConnections()
   const late = new Promise((resolve) => setTimeout(resolve, patienceMs))
-  // Devices that listen are told to come again.
-  endHubs()
+  await stopping('first')
   await Promise.race([closed, late])
   for (const server of servers) server.closeAllConnections()
-  await Promise.all([closeServerDatabase().catch(() => undefined), closeThreads()])
+  await stopping('last')
 }

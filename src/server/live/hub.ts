@@ -1,6 +1,7 @@
 import { upkeepScope } from '@/data/scope'
 import { openServerDatabase } from '@/data/server-database'
 import { atOneMoment } from '@/data/transaction'
+import { whenStopping } from '@/data/when-stopping'
 import { changeBetween, everything, seenBy, type LiveChange, type Sees } from '@/core/live/change'
 import type { LiveSession } from '@/core/live/session'
 import { readLive } from './snapshot'
@@ -111,6 +112,8 @@ const hubs = () => (shared.islandsHubs ??= { bySession: new Map(), stop: null })
 /** Lets a device listen to a session. @returns the way to stop */
 export async function listenTo(classId: string, sessionId: string, listener: Listener): Promise<() => void> {
   const all = hubs()
+  // They are told to come again.
+  whenStopping('first', 'devices that listen', endHubs)
   const { listen } = await openServerDatabase()
   all.stop ??= listen((changed) => {
     for (const [id, hub] of all.bySession) if (changed === null || changed === id) hub.changed()
