@@ -1,14 +1,16 @@
 import { gameOf } from '@/core/games'
 import type { Day } from '@/core/planning/calendar'
 import type { Need } from '@/core/planning/materials'
-import { groupingOf } from '@/data/queries/groupings'
+import type { Habits } from '@/core/planning/session/habits'
+import type { PlanView } from '@/core/planning/session/work-out'
+import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { heldSessions, nextSession, type StationMode, type StoredSession } from '@/data/queries/sessions'
-import { childrenOf } from './children'
+import type { ClassScope } from '@/data/scope'
+import { childrenOf, type Child } from './children'
 import { classIdSchema } from './classes'
 import { timeIn, todayIn } from './clock'
 import { habitsOf } from './habits'
-import type { PlanView } from '@/core/planning/session/work-out'
 import { workOutSession } from './plan/context'
 import { pagesOfSession } from './print/print'
 import { classSuggestions, type ChildSuggestion } from './suggestions'
@@ -59,75 +61,88 @@ const soonMs = 300
 /** What is next: the coming session at its slot, what to lay out, whom to look at. */
 export const harbourPage = readingClass('harbourPage', classIdSchema, async (scope): Promise<HarbourPage> => {
   const today = todayIn(scope.classroom.timeZone)
-  const [children, newest, session, style, sessions] = await Promise.all([
+  const [children, newest, session, style, sessions, habits] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     nextSession(scope),
     houseStyleOf(scope),
     heldSessions(scope, mostHeld),
+    habitsOf(scope),
   ])
-  const held = sessions.map(({ id, day, gameIds, marks }, position) => ({
-    id,
-    day,
-    titles: gameIds.map((gameId) => gameOf(gameId).title),
-    marks,
-    // Only the newest of today: an older one is done with.
-    canReopen: position === 0 && day === today && session?.state !== 'running',
-  }))
-  const toLookAt = newest
-    ? (await classSuggestions(scope, children, newest, style.movingUp, today)).slice(0, mostToLookAt)
-    : []
-  const frame = { children: children.length, hasGroups: newest !== null, toLookAt, held, today }
-  if (!session || !newest) return { ...frame, session: null }
-  const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)
-  if (!grouping) return { ...frame, session: null }
-
-  const view = await workOutSession(session, grouping, children, await habitsOf(scope))
-  const now = view.visits.filter(({ slot }) => slot === session.slot)
+  const [toLookAt, coming] = await Promise.all([
+    newest ? classSuggestions(scope, children, newest, style.movingUp, today) : [],
+    session && newest ? comingSession(scope, { session, newest, children, habits, today }) : null,
+  ])
   return {
-    ...frame,
-    session: {
-      id: session.id,
-      state: session.state,
-      day: session.day,
-      today: session.day === today,
-      notHeld: session.state === 'planned' && session.day < today,
-      over:
-        session.state === 'planned' &&
-        session.day === today &&
-        timeIn(scope.classroom.timeZone) >= view.times.slots.at(-1)!.to,
-      startsAt: session.startsAt,
-      slots: session.slots,
-      slot: session.slot,
-      ...view.times.slots[session.slot],
-      stations: session.stations.map(({ id, gameId, mode }) => {
-        const here = now.filter(({ stationId }) => stationId === id)
-        return {
-          title: gameOf(gameId).title,
-          gameId,
-          levelId: here[0]?.levelId ?? null,
-          level: [...new Set(here.map(({ levelTitle }) => levelTitle))].join(' · '),
-          mode,
-          pennants: view.groups
-            .filter((group) => here.some(({ groupId }) => groupId === group.id))
-            .map(({ pennant }) => pennant),
-        }
-      }),
-      unlikely: view.conflicts.flatMap((conflict) =>
-        conflict.kind === 'too-long'
-          ? [
-              {
-                station: titleAt(view, conflict),
-                finishInSlot: conflict.finishInSlot,
-              },
-            ]
-          : [],
-      ),
-      needs: [...view.shelf, ...view.print],
-      pages: await pagesOfSession(scope, { session, grouping, children, view }, soonMs),
-    },
+    children: children.length,
+    hasGroups: newest !== null,
+    session: coming,
+    toLookAt: toLookAt.slice(0, mostToLookAt),
+    held: sessions.map(({ id, day, gameIds, marks }, position) => ({
+      id,
+      day,
+      titles: gameIds.map((gameId) => gameOf(gameId).title),
+      marks,
+      // Only the newest of today: an older one is done with.
+      canReopen: position === 0 && day === today && session?.state !== 'running',
+    })),
+    today,
   }
 })
+
+interface Coming {
+  session: StoredSession
+  newest: StoredGrouping
+  children: readonly Child[]
+  habits: Habits
+  today: Day
+}
+
+/** The next session, or the one under way; null: its groups are no more. */
+async function comingSession(
+  scope: ClassScope,
+  { session, newest, children, habits, today }: Coming,
+): Promise<HarbourPage['session']> {
+  const grouping = session.groupingId === newest.id ? newest : await groupingOf(scope, session.groupingId)
+  if (!grouping) return null
+  const view = await workOutSession(session, grouping, children, habits)
+  const now = view.visits.filter(({ slot }) => slot === session.slot)
+  return {
+    id: session.id,
+    state: session.state,
+    day: session.day,
+    today: session.day === today,
+    notHeld: session.state === 'planned' && session.day < today,
+    over:
+      session.state === 'planned' &&
+      session.day === today &&
+      timeIn(scope.classroom.timeZone) >= view.times.slots.at(-1)!.to,
+    startsAt: session.startsAt,
+    slots: session.slots,
+    slot: session.slot,
+    ...view.times.slots[session.slot],
+    stations: session.stations.map(({ id, gameId, mode }) => {
+      const here = now.filter(({ stationId }) => stationId === id)
+      return {
+        title: gameOf(gameId).title,
+        gameId,
+        levelId: here[0]?.levelId ?? null,
+        level: [...new Set(here.map(({ levelTitle }) => levelTitle))].join(' · '),
+        mode,
+        pennants: view.groups
+          .filter((group) => here.some(({ groupId }) => groupId === group.id))
+          .map(({ pennant }) => pennant),
+      }
+    }),
+    unlikely: view.conflicts.flatMap((conflict) =>
+      conflict.kind === 'too-long'
+        ? [{ station: titleAt(view, conflict), finishInSlot: conflict.finishInSlot }]
+        : [],
+    ),
+    needs: [...view.shelf, ...view.print],
+    pages: await pagesOfSession(scope, { session, grouping, children, view }, soonMs),
+  }
+}
 
 /** The game of a group in a slot. */
 function titleAt({ visits, stations }: PlanView, cell: { slot: number; groupId: string }): string {

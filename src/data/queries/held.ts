@@ -1,15 +1,24 @@
 import { and, asc, eq, gte, sql } from 'drizzle-orm'
 import type { Played, SeatedBefore } from '@/core/planning/session/past'
-import { jsonList } from '../json-row'
+import { jsonAll, jsonList } from '../json-row'
 import { attendance, groupMember, played, pupil, station, stationSession, visit } from '../schema'
 import type { ClassScope } from '../scope'
 
 /** Who has played what in all sessions that were held, each with the last day of it. */
-export function playedIn({ db, classId }: ClassScope): Promise<Played[]> {
-  return db
-    .select({ pupilId: played.pupilId, gameId: played.gameId, mode: played.mode, day: played.day })
+export async function playedIn({ db, classId }: ClassScope): Promise<Played[]> {
+  // By game and day: a class has played thirty times as often as there are such rows.
+  const rows = await db
+    .select({
+      gameId: played.gameId,
+      mode: played.mode,
+      day: played.day,
+      pupilIds: jsonAll(sql<string>`to_json(${played.pupilId})`, sql`${played.pupilId}`),
+    })
     .from(played)
     .where(eq(played.classId, classId))
+    .groupBy(played.gameId, played.mode, played.day)
+    .orderBy(asc(played.gameId), asc(played.mode), asc(played.day))
+  return rows.flatMap(({ pupilIds, ...row }) => pupilIds.map((pupilId) => ({ ...row, pupilId })))
 }
 
 /**

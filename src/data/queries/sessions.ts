@@ -1,6 +1,7 @@
 import {
   and,
   asc,
+  count,
   desc,
   eq,
   getTableColumns,
@@ -89,7 +90,7 @@ export interface HeldSession {
 
 /** The latest sessions that were held, newest first. */
 export async function heldSessions({ db, classId }: ClassScope, most: number): Promise<HeldSession[]> {
-  return db
+  const held = await db
     .select({
       id: stationSession.id,
       day: stationSession.day,
@@ -98,14 +99,29 @@ export async function heldSessions({ db, classId }: ClassScope, most: number): P
         sql`${station} where ${station.sessionId} = ${stationSession.id}`,
         sql`${station.position}`,
       ),
-      // Nested, so that its columns keep the names of their tables.
-      marks: sql<number>`(${sql`select count(*)::int from ${observation} join ${visit} on ${visit.id} = ${observation.visitId}
-        where ${visit.sessionId} = ${stationSession.id} and ${observation.standing}`})`,
     })
     .from(stationSession)
     .where(and(eq(stationSession.classId, classId), eq(stationSession.state, 'done')))
     .orderBy(desc(stationSession.day), desc(stationSession.startsAt), desc(stationSession.id))
     .limit(most)
+  // Of all at once: counted session by session, the whole table would be gone through for each.
+  const counted = await db
+    .select({ sessionId: visit.sessionId, marks: count() })
+    .from(observation)
+    .innerJoin(visit, eq(visit.id, observation.visitId))
+    .where(
+      and(
+        inArray(
+          visit.sessionId,
+          held.map(({ id }) => id),
+        ),
+        eq(visit.classId, classId),
+        observation.standing,
+      ),
+    )
+    .groupBy(visit.sessionId)
+  const marksOf = new Map(counted.map(({ sessionId, marks }) => [sessionId, marks]))
+  return held.map((session) => ({ ...session, marks: marksOf.get(session.id) ?? 0 }))
 }
 
 export async function sessionOf({ db, classId }: ClassScope, id: string): Promise<StoredSession | null> {

@@ -56,13 +56,16 @@ export async function readClass(scope: ClassScope) {
     houseStyleOf(scope),
   ])
   const begun = offered(begunBy(children), leftAside)
-  return (grouping: StoredGrouping, day: Day): PlanContext & { room: Room } => ({
-    grouping: groupsOf(grouping, children),
-    seatedBefore,
-    keptSeats: null,
-    habits,
-    room: { inventory, played, marks, begun, practised: practisedBy(children), day },
-  })
+  return {
+    children,
+    contextFor: (grouping: StoredGrouping, day: Day): PlanContext & { room: Room } => ({
+      grouping: groupsOf(grouping, children),
+      seatedBefore,
+      keptSeats: null,
+      habits,
+      room: { inventory, played, marks, begun, practised: practisedBy(children), day },
+    }),
+  }
 }
 
 /** Strands that at least half of the children have begun. */

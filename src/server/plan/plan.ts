@@ -20,8 +20,7 @@ import {
 } from '@/data/queries/sessions'
 import { saveCount } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
-import { pupilsOf } from '@/data/queries/pupils'
-import { classIdSchema, displayName } from '../classes'
+import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { planDraft, type Draft } from '../drafts/drafts'
 import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
@@ -53,11 +52,10 @@ export const planPage = readingClass(
   async (scope, { add }): Promise<PlanPage> => {
     const today = todayIn(scope.classroom.timeZone)
     // Nothing here waits for anything else, but for groups that are not the newest.
-    const [session, newest, contextOf, pupils, onTable] = await Promise.all([
+    const [session, newest, { children, contextFor }, onTable] = await Promise.all([
       nextSession(scope),
       groupingOf(scope),
       readClass(scope),
-      pupilsOf(scope),
       planDraft(scope),
     ])
     const others = session !== null && session.groupingId !== newest?.id
@@ -79,7 +77,7 @@ export const planPage = readingClass(
       }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
-      : await firstPlanFor(today, contextOf(grouping, nextSchoolDay(today)))
+      : await firstPlanFor(today, contextFor(grouping, nextSchoolDay(today)))
     const draft = running ? null : onTable
     const lying = draft ? await draftToGoOn(scope, draft.history.now, grouping, today) : stored
     const added = add !== undefined && !running && lying.stations.every(({ gameId }) => gameId !== add)
@@ -89,7 +87,7 @@ export const planPage = readingClass(
           stations: [...lying.stations, { id: crypto.randomUUID(), gameId: add, mode: 'own', places: null }],
         }
       : lying
-    const view = await workOutPlan(plan, contextOf(grouping, plan.day))
+    const view = await workOutPlan(plan, contextFor(grouping, plan.day))
     return {
       view,
       standing: {
@@ -112,9 +110,9 @@ export const planPage = readingClass(
               ? 'levels'
               : null
           : null,
-      waiting: pupils
+      waiting: children
         .filter(({ id }) => !grouping.groups.some((group) => group.pupils.includes(id)))
-        .map(displayName),
+        .map(({ name }) => name),
     }
   },
 )
@@ -149,9 +147,9 @@ export const previewPlan = readingClass(
   'previewPlan',
   plannedForSchema,
   async (scope, { groupingId, plan }) => {
-    const [newest, contextOf] = await Promise.all([standingGrouping(scope), readClass(scope)])
+    const [newest, { contextFor }] = await Promise.all([standingGrouping(scope), readClass(scope)])
     const madeFor = await madeForGroups(scope, newest, groupingId, plan)
-    return workOutPlan(carriedOver(plan, madeFor, newest), contextOf(newest, plan.day))
+    return workOutPlan(carriedOver(plan, madeFor, newest), contextFor(newest, plan.day))
   },
 )
 
@@ -190,8 +188,8 @@ export const savePlan = preparedChange(
     if (newest.id !== groupingId) throw groupsChanged()
     if (plan.day < todayIn(scope.classroom.timeZone))
       throw new Refused('That day has passed. Choose today or later.')
-    const contextOf = await readClass(scope)
-    const { visits } = await workOutPlan(plan, { ...contextOf(newest, plan.day), room: null })
+    const { contextFor } = await readClass(scope)
+    const { visits } = await workOutPlan(plan, { ...contextFor(newest, plan.day), room: null })
     if (visits.length === 0) throw new Refused('No group is at any station yet. Fill the gaps first.')
     return visits
   },

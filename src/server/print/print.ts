@@ -121,13 +121,15 @@ interface KnownSession {
   view: PlanView
 }
 
+const dayOnPaper = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+})
+
 function pileOfSession(scope: ClassScope, { session, grouping, children, view }: KnownSession) {
-  const day = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }).format(new Date(session.day))
+  const day = dayOnPaper.format(new Date(session.day))
   const grouped = new Set(view.groups.flatMap((group) => group.children.map(({ id }) => id)))
   return {
     kind: 'session' as const,

@@ -53,7 +53,7 @@ async function readRunning(scope: ClassScope, sessionId: string) {
   const away = new Set(
     absent.filter(({ fromSlot }) => fromSlot <= session.slot).map(({ pupilId }) => pupilId),
   )
-  const contextFor = await readClass(scope)
+  const { contextFor } = await readClass(scope)
   const context = contextFor(grouping, session.day)
   const running: Running = {
     plan: planOf(session),

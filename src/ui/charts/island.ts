@@ -3,11 +3,30 @@ import { seededChance, unit } from '@/core/chance/chance'
 
 const angles = 72
 
+interface Island {
+  coast: string
+  depths: string[]
+}
+
+/** Islands that were drawn: the server draws those of its classes at every look at a page. */
+const drawn = new Map<string, Island>()
+const mostDrawn = 200
+
 /**
  * The coast of an island and its depth lines as paths round the origin. The same seed gives the same
  * island, so a station keeps its shape. `radius`: mean radius before the islands are made equally large.
  */
-export function island(seed: number, radius: number): { coast: string; depths: string[] } {
+export function island(seed: number, radius: number): Island {
+  const key = `${seed} ${radius}`
+  const known = drawn.get(key)
+  if (known) return known
+  if (drawn.size >= mostDrawn) drawn.clear()
+  const made = draw(seed, radius)
+  drawn.set(key, made)
+  return made
+}
+
+function draw(seed: number, radius: number): Island {
   const chance = seededChance(seed)
   const waves = [2, 3, 4, 5, 6].map((k) => ({
     k,
