@@ -19,7 +19,7 @@ const parts: Record<string, () => void | Promise<void>> = {
     planning()
     await groupingBesideHighs(200)
   },
-  term: () => term(60),
+  term: () => term(200),
   printing,
   async screens() {
     await screens()
