@@ -21,7 +21,7 @@ const enough = { marks: 3, days: 2 }
 const hardFrom = 0.8
 
 /** School days after which a child is worth a look whatever was seen before. */
-const notSeenFor = 10
+export const notSeenFor = 10
 
 /** What is said of a child at its own step, by the class's way of deciding who moves up. */
 export function suggest(

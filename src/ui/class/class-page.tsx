@@ -15,6 +15,7 @@ import { Ladder } from '../charts/ladder'
 import { agoInWords, many } from '../words'
 import { AddChildrenSheet } from './add-children-sheet'
 import { choose, chooseAll, nobody } from './choosing'
+import { classInWords } from './class-in-words'
 import { HouseStyleSheet } from './house-style-sheet'
 import { LeftList } from './left-list'
 import { LinksSheet, type PupilLink } from './links-sheet'
@@ -43,9 +44,6 @@ interface Props {
   setLeft: Action<typeof setLeft>
 }
 
-/** Seen too little or too long ago to build on. */
-const notSeenFor = 10
-
 /** The class at a glance: one line a child, the working step of each strand. */
 export function ClassPage(props: Props) {
   const { classId, set, strands, rows, links, placements, today, place, addChildren, saveLinks } = props
@@ -62,17 +60,12 @@ export function ClassPage(props: Props) {
   const order = rows.map(({ id }) => id)
   // Who has left since is chosen no more.
   const placed = order.filter((id) => chosen.ids.has(id))
-  const worthALook = rows.filter((row) => (since(row) ?? Infinity) >= notSeenFor).length
 
   return (
     <>
       <div className="headline">
         <div>
-          <h1>
-            {rows.length === 0
-              ? 'No children yet'
-              : `${many(rows.length, 'child', 'children')}, ${worthALook === 0 ? 'all seen lately' : `${worthALook} worth a look`}`}
-          </h1>
+          <h1>{classInWords(rows.map(since))}</h1>
           <p>
             The dot is the step each child is working on, the band how sure we are. Select one to change it.
           </p>

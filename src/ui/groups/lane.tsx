@@ -173,6 +173,11 @@ function Name({
     >
       <i />
       {name}
+      {!(known && fits) && (
+        <span className="lane-side" aria-hidden>
+          {known ? (success < band[0] ? 'needs help' : 'easy') : 'not known yet'}
+        </span>
+      )}
     </button>
   )
 }

@@ -10,6 +10,10 @@ import { spelledAtStart, dayInWords, spelled, inHundred, many, reasonInWords } f
 import { HeldSessions } from './held-sessions'
 import { NotHeld, PaperButton } from './not-held'
 import { SeaChart } from './sea-chart'
+import { StationList } from './station-list'
+
+const footOf = ({ slot, slots, from, to }: NonNullable<HarbourPage['session']>) =>
+  `Slot ${slot + 1} of ${slots} · ${from} to ${to}`
 
 /** The first thing in the morning: what is next, what to prepare, whom to look at. */
 export function Harbour({
@@ -56,10 +60,8 @@ export function Harbour({
       {session && (
         <div className="columns">
           <div>
-            <SeaChart
-              stations={session.stations}
-              foot={`Slot ${session.slot + 1} of ${session.slots} · ${session.from} to ${session.to}`}
-            />
+            <SeaChart stations={session.stations} foot={footOf(session)} />
+            <StationList stations={session.stations} foot={footOf(session)} />
             <p className="visually-hidden">
               {session.stations
                 .map(

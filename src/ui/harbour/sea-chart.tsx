@@ -1,4 +1,5 @@
 import type { HarbourPage } from '@/server/harbour'
+import { inLines } from '../charts/in-lines'
 import { island } from '../charts/island'
 import { PoledPennant } from '../pennant'
 import { modeInWords } from '../words'
@@ -71,18 +72,8 @@ const berths: Record<number, [number, number][]> = {
 const mostBerths = 8
 
 const scaleOf = (islands: number) => (islands > 6 ? 0.68 : islands > 4 ? 0.8 : 1)
-/** Letters of a level that fit on an island of full size in one line. */
-const lineLength = 24
-
-/** A level in one line, or in two of about the same length. */
-function inLines(text: string, most: number): string[] {
-  if (text.length <= most) return [text]
-  const spaces = [...text.matchAll(/ /g)].map(({ index }) => index)
-  if (spaces.length === 0) return [text]
-  const middle = text.length / 2
-  const at = spaces.reduce((best, one) => (Math.abs(one - middle) < Math.abs(best - middle) ? one : best))
-  return [text.slice(0, at), text.slice(at + 1)]
-}
+/** Letters of a title and of a level that fit on an island of full size in one line. */
+const [titleLength, lineLength] = [14, 24]
 
 /** The session as a harbour chart: stations as islands, groups as pennants, the rotation as a course. */
 export function SeaChart({ stations, foot }: { stations: Stations; foot: string }) {
@@ -112,7 +103,10 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
           levels.length > 1
             ? [`${levels.length} levels`]
             : levels.flatMap((one) => inLines(one, Math.round(lineLength * scale)))
-        const top = lines.length > 1 ? -24 : -12
+        const titleLines = inLines(title, Math.floor(titleLength * scale))
+        // The lines together stand in the middle of the island: the base line of the first one.
+        const top = 6 - (21 * titleLines.length + 17 * lines.length) / 2
+        const levelsAt = top + 21 * titleLines.length
         return (
           <g key={i} transform={`translate(${places[i].join()})`}>
             {[...depths].reverse().map((path, d) => (
@@ -125,19 +119,22 @@ export function SeaChart({ stations, foot }: { stations: Stations; foot: string 
               />
             ))}
             <path d={coast} className="coast" />
-            <text
-              className={scale < 0.7 ? 'island-title small-island' : 'island-title'}
-              y={top}
-              textAnchor="middle"
-            >
-              {title}
-            </text>
-            {lines.map((line, l) => (
-              <text key={line} className="island-level" y={top + 21 + 17 * l} textAnchor="middle">
+            {titleLines.map((line, l) => (
+              <text
+                key={line}
+                className={scale < 0.7 ? 'island-title small-island' : 'island-title'}
+                y={top + 21 * l}
+                textAnchor="middle"
+              >
                 {line}
               </text>
             ))}
-            <text className="muted" y={top + 24 + 17 * lines.length} textAnchor="middle">
+            {lines.map((line, l) => (
+              <text key={line} className="island-level" y={levelsAt + 17 * l} textAnchor="middle">
+                {line}
+              </text>
+            ))}
+            <text className="muted" y={levelsAt + 3 + 17 * lines.length} textAnchor="middle">
               {modeInWords[mode]}
             </text>
             {pennants.map((number, p) => (

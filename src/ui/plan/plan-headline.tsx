@@ -23,6 +23,7 @@ export function PlanHeadline({
 }) {
   const { view, draft, busy, gaps } = editing
   const { plan } = view
+  const passed = plan.day < today
   const toLookAt = view.conflicts.filter(({ kind }) => kind !== 'game-again').length
   const said = [
     gaps > 0 && many(gaps, 'gap'),
@@ -36,9 +37,14 @@ export function PlanHeadline({
           {plan.slots * plan.slotMinutes} minutes
         </h1>
         <p>
-          {plan.day === today ? 'Today' : dayInWords(plan.day)} from {plan.startsAt} to {view.times.ends} ·{' '}
-          {spelledAtStart(plan.slots).toLowerCase()} {plan.slots === 1 ? 'slot' : 'slots'} of{' '}
-          {plan.slotMinutes} minutes
+          {passed ? (
+            <strong>Planned for {dayInWords(plan.day)}, which has passed</strong>
+          ) : (
+            `${plan.day === today ? 'Today' : dayInWords(plan.day)} from`
+          )}{' '}
+          {passed && '· '}
+          {plan.startsAt} to {view.times.ends} · {spelledAtStart(plan.slots).toLowerCase()}{' '}
+          {plan.slots === 1 ? 'slot' : 'slots'} of {plan.slotMinutes} minutes
           {changedSince && <strong>{sinceWords[changedSince]}</strong>}
         </p>
         <DraftLine
@@ -57,13 +63,26 @@ export function PlanHeadline({
           </p>
         )}
       </div>
-      <NextStep editing={editing} toSession={`/c/${classId}/run`} />
+      <NextStep
+        editing={editing}
+        toSession={`/c/${classId}/run`}
+        toToday={passed ? () => editing.change({ day: today }) : null}
+      />
     </div>
   )
 }
 
 /** Places are filled, the plan is kept, or it is gone on to the session. */
-function NextStep({ editing, toSession }: { editing: Editing; toSession: string }) {
+function NextStep({
+  editing,
+  toSession,
+  toToday,
+}: {
+  editing: Editing
+  toSession: string
+  /** Null: the day it is planned for is still to come. */
+  toToday: (() => void) | null
+}) {
   const { view, filling, busy, changed, gaps, keep, fill } = editing
   const { plan } = view
   return filling.busy ? (
@@ -99,6 +118,10 @@ function NextStep({ editing, toSession }: { editing: Editing; toSession: string 
       ) : changed ? (
         <Button disabled={busy} onClick={keep}>
           {busy ? 'Working out …' : 'Ready'}
+        </Button>
+      ) : toToday ? (
+        <Button disabled={busy} onClick={toToday}>
+          Plan it for today
         </Button>
       ) : (
         <Link className="btn btn-primary" href={toSession}>
