@@ -182,5 +182,32 @@ test('Friday: one more session; then every mark is there once, with the right ch
   ).toEqual(['Duna'])
   expect(tables.grouping).toHaveLength(3)
   expect(tables.station_session).toHaveLength(4)
+  // One was held today: planned for the next school day, which is Monday.
+  await person.goTo(`${base}/plan`)
+  await person.press('Ready')
+  await person.sees(/^Slot 1 of/)
+  await end()
+})
+
+test('Tuesday again: Monday’s session was not held; the harbour and the plan say so, and it is held today', async () => {
+  await begin('2026-12-01')
+  await person.goTo(base)
+  await person.sees(/^The session of Monday 30 November was not held/)
+  await person.goTo(`${base}/plan`)
+  await person.find('//strong[.="Planned for Monday 30 November, which has passed"]')
+  await person.press('Plan it for today')
+  await person.find('//p[starts-with(normalize-space(.),"Today from")]')
+  await person.press('Ready')
+  await person.sees(/^Slot 1 of/)
+  await person.press('Start session')
+  await person.button('Pause')
+  await mark('Auna', 'own', '2026-12-01')
+  await person.press('End here')
+  await person.find('//*[@role="status"][contains(.,"The session has ended")]')
+  await person.goTo(base)
+  await person.waitFor(
+    async () => !/was not held/.test(await person.text('main')),
+    'nothing left of the session that was not held',
+  )
   await end()
 })

@@ -260,10 +260,33 @@ test('partners change from slot to slot and from session to session; a session o
     plan: withCell(second, 0, 0, { pinned: true }),
   })
   expect(soon(pinned)).toBe(0)
-  // Played today: nothing has to be shown first, and the teacher’s table was today.
+  // Played the school day before: nothing has to be shown first, and the teacher’s table was then.
   expect(second.showFirst).toEqual([])
-  expect(second.groups.some(({ sinceTeacher }) => sinceTeacher === 0)).toBe(true)
+  expect(second.groups.some(({ sinceTeacher }) => sinceTeacher === 1)).toBe(true)
 })
+
+test.each([
+  ['a Wednesday', '2026-11-25', '2026-11-26'],
+  ['a Friday', '2026-11-27', '2026-11-30'],
+])(
+  'a plan to start from is for today; once a session was held, on %s, for the next school day',
+  async (_, today, next) => {
+    process.env.ISLANDS_CLOCK = `${today}T10:00:00Z`
+    try {
+      const classId = await newClass()
+      await grouped(classId)
+      const view = (await planPage(viewer, { classId })).view!
+      expect(view.plan.day).toBe(today)
+      const sessionId = crypto.randomUUID()
+      await savePlan(viewer, { classId, sessionId, groupingId: view.groupingId, plan: view.plan })
+      await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+      await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+      expect((await planPage(viewer, { classId })).view!.plan.day).toBe(next)
+    } finally {
+      delete process.env.ISLANDS_CLOCK
+    }
+  },
+)
 
 test('a kept plan goes on: levels follow what is believed now, but for those the teacher chose', async () => {
   const classId = await newClass()

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { gameIdSchema, games } from '@/core/games'
-import type { Day } from '@/core/planning/calendar'
+import { addDays, type Day } from '@/core/planning/calendar'
+import type { PlanContext, Room } from '@/core/planning/session/context'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
 import type { PlanDraft } from '@/core/planning/session/draft'
 import { placed, planSchema, type Plan } from '@/core/planning/session/plan'
@@ -77,7 +78,7 @@ export const planPage = readingClass(
       }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
-      : await firstPlanFor(today, contextFor(grouping, nextSchoolDay(today)))
+      : await firstPlan(today, (day) => contextFor(grouping, day))
     const draft = running ? null : onTable
     const lying = draft ? await draftToGoOn(scope, draft.history.now, grouping, today) : stored
     const added = add !== undefined && !running && lying.stations.every(({ gameId }) => gameId !== add)
@@ -116,6 +117,14 @@ export const planPage = readingClass(
     }
   },
 )
+
+/** A plan to start from: for today, or for the day after where one was held today. */
+function firstPlan(today: Day, contextOn: (day: Day) => PlanContext & { room: Room }): Promise<Plan> {
+  const soonest = contextOn(nextSchoolDay(today))
+  if (!soonest.room.played.some(({ day }) => day === today)) return firstPlanFor(today, soonest)
+  const tomorrow = addDays(today, 1)
+  return firstPlanFor(tomorrow, contextOn(nextSchoolDay(tomorrow)))
+}
 
 /** A draft with the groups and from the day of now, whenever it was left. */
 async function draftToGoOn(
