@@ -162,6 +162,14 @@ test('Friday: one more session; then every mark is there once, with the right ch
   await person.press('End here')
   await person.find('//*[@role="status"][contains(.,"The session has ended")]')
 
+  // What was seen on Tuesday is put right on the child's own page; what stood there stays told.
+  await person.goTo(`${base}/class`)
+  await person.press('Buna')
+  await (await person.find('//button[starts-with(@aria-label,"Put right:")]')).click()
+  await person.press('on their own')
+  await person.find('//li[contains(.,"was not yet, put right on")]')
+  made.find(({ name }) => name === 'Buna')!.judged = 'own'
+
   const { tables } = (await (await fetch(`${server.url}${base}/export`)).json()) as {
     tables: Record<string, Record<string, string & boolean>[]>
   }
@@ -176,7 +184,7 @@ test('Friday: one more session; then every mark is there once, with the right ch
     }))
   const sorted = (marks: readonly object[]) => marks.map((one) => JSON.stringify(one)).sort()
   expect(sorted(stored)).toEqual(sorted(made))
-  expect(tables.observation).toHaveLength(made.length)
+  expect(tables.observation).toHaveLength(made.length + 1)
   expect(
     tables.attendance.filter(({ absent }) => absent).map(({ pupil_id }) => nameOf.get(pupil_id)),
   ).toEqual(['Duna'])

@@ -41,6 +41,7 @@ import { childPage, progressPage } from '../src/server/progress'
 import { adultsPage, invite, inviteToClass, letAdultGo } from '../src/server/access/adults'
 import { accountPage, signOutEverywhere } from '../src/server/access/sign-in'
 import { forgetLikings, forgetPace } from '../src/server/habits'
+import { correctRecord } from '../src/server/marks/correct'
 import { quickNotePage, takeNoteAway } from '../src/server/notes'
 import { changeLevelNow, swapSeats } from '../src/server/room/at-station'
 import { endLinks, makeLink } from '../src/server/room/links'
@@ -146,6 +147,7 @@ async function onOneFolder(calls: number, untilMs: number) {
     ['takeWay', takeWay as Any, () => ({ classId, sessionId, happened: { kind: 'lost-slot' }, way: 'none' })],
     ['undoReplan', undoReplan as Any, () => ({ classId, sessionId })],
     ['quickNotePage', quickNotePage as Any, () => ({ classId })],
+    ['correctRecord', correctRecord as Any, () => ({ classId, id: crypto.randomUUID(), pupilId, recordId: crypto.randomUUID(), to: pick(['own', 'nothing', 'as-it-was']) })],
     ['takeNoteAway', takeNoteAway as Any, () => ({ classId, noteId: crypto.randomUUID() })],
     ['forgetPace', forgetPace as Any, () => ({ classId })],
     ['forgetLikings', forgetLikings as Any, () => ({ classId })],

@@ -1,4 +1,5 @@
 import type { How } from '@/core/evidence/mark'
+import type { Judgement } from '@/core/evidence/observation'
 import type { NoteTag } from '@/core/evidence/note'
 import { strategiesFor } from '@/core/skills/strategies'
 import { z } from 'zod'
@@ -9,7 +10,13 @@ import { addDays, type Day } from '@/core/planning/calendar'
 import { stepIndex, strandIds, type StepPlace, type StrandId } from '@/core/skills'
 import { inSkipOrder } from '@/core/skills/skip-order'
 import { bandsOf, lastPointsOf, type BandPoint } from '@/data/queries/estimates'
-import { latestOf, seenLately } from '@/data/queries/observations'
+import {
+  latestOf,
+  saidBefore,
+  seenLately,
+  takenBackOf,
+  type ObservationRow,
+} from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
 import { notesOf } from '@/data/queries/notes'
 import { houseStyleOf } from '@/data/queries/house-style'
@@ -112,19 +119,48 @@ const howAt = (place: StepPlace, { strategy, objects, explained }: How) => ({
   explained,
 })
 
-/** Records a child's page shows, the newest first. */
-const mostRecords = 60
+/** Records a child's page shows, the newest first; and of those that were taken back. */
+const [mostRecords, mostTakenBack] = [60, 10]
+
+/** What was tapped anew so soon was a slip of the finger, and is not told. */
+const slipOfFingerMs = 10 * 60_000
+
+/** What a record said that another one took the place of later, with the day on which that was. */
+function saidEarlier(
+  before: readonly ObservationRow[],
+  { chain, judged, madeAt }: ObservationRow,
+  timeZone: string,
+): { judged: Judgement; corrected: Day } | null {
+  const old = before.find(
+    (one) => one.chain === chain && madeAt.getTime() - one.madeAt.getTime() > slipOfFingerMs,
+  )
+  return old?.judged && old.judged !== judged
+    ? { judged: old.judged, corrected: todayIn(timeZone, madeAt) }
+    : null
+}
+
+/** What a record says, and of which day. */
+const asShown = ({ id, strand, step, judged, right, of, schoolDay }: ObservationRow) => ({
+  id,
+  strand,
+  step,
+  judged,
+  right,
+  of,
+  schoolDay,
+})
 
 const childSchema = classIdSchema.extend({ pupilId: z.uuid() })
 
 /** One child: band per strand over time and the evidence it rests on. */
 export const childPage = readingClass('childPage', childSchema, async (scope, { pupilId }) => {
   const today = todayIn(scope.classroom.timeZone)
-  const [children, grouping, bands, records, style, notes] = await Promise.all([
+  const [children, grouping, bands, records, takenBack, style, notes] = await Promise.all([
     childrenOf(scope),
     groupingOf(scope),
     bandsOf(scope, { pupilId }, { dailyFrom: addDays(today, -28) }),
     latestOf(scope, pupilId, mostRecords),
+    takenBackOf(scope, pupilId, mostTakenBack),
     houseStyleOf(scope),
     notesOf(scope, pupilId),
   ])
@@ -138,9 +174,13 @@ export const childPage = readingClass('childPage', childSchema, async (scope, { 
     today,
   )
   const { strand, step } = suggestion
-  const [own, full] = await Promise.all([
+  const [own, full, before] = await Promise.all([
     seenLately(scope, [{ pupilId, strand }]),
     beliefOf(scope, pupilId, strand),
+    saidBefore(
+      scope,
+      records.map(({ chain }) => chain),
+    ),
   ])
   const group = grouping?.groups.find(({ pupils }) => pupils.includes(pupilId))
   return {
@@ -170,25 +210,24 @@ export const childPage = readingClass('childPage', childSchema, async (scope, { 
       estimate: child.estimates[id],
       band: toDraw(bands.filter(({ strand }) => strand === id)),
     })),
-    records: records.map(
-      ({ id, strand, step, judged, right, of, digital, slips, how, linkId, schoolDay, gameId, slot }) => ({
-        id,
-        strand,
-        step,
-        judged,
-        right,
-        of,
-        digital,
+    records: records.map((record) => {
+      const { strand, step, slips, how, linkId, gameId, slot } = record
+      return {
+        ...asShown(record),
+        digital: record.digital,
         slips: [...(slips ?? []), ...(how?.slip ? [{ reason: how.slip, count: 1 }] : [])],
         /** How it was done, in words of the step. */
         how: how && howAt({ strand, step }, how),
         /** By somebody who came in by a code. */
         byHelper: linkId !== null,
-        schoolDay,
         /** Where it was seen. */
         at: gameId === null || slot === null ? null : { game: gameOf(gameId).title, slot: slot + 1 },
-      }),
-    ),
+        /** What stood there before it was put right. */
+        was: saidEarlier(before, record, scope.classroom.timeZone),
+      }
+    }),
+    /** Records that count no longer, as they were. */
+    takenBack: takenBack.map(asShown),
     notes: notes.map(({ id, words, tags, schoolDay }) => ({ id, words, tags: tags as NoteTag[], schoolDay })),
     /** There may be more records than are shown. */
     more: records.length === mostRecords,

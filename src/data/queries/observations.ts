@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, isNotNull, or, sql, type SQL } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, notInArray, or, sql, type SQL } from 'drizzle-orm'
 import { unionAll } from 'drizzle-orm/pg-core'
 import type { MarksLately } from '@/core/planning/session/past'
 import type { Counted } from '@/core/evidence/history'
@@ -173,6 +173,47 @@ export function latestOf(
     .leftJoin(visit, eq(visit.id, latest.visitId))
     .leftJoin(station, eq(station.id, visit.stationId))
     .orderBy(desc(latest.schoolDay), desc(latest.madeAt), desc(latest.id))
+}
+
+const sayingSomething = or(isNotNull(observation.judged), isNotNull(observation.of))
+
+/** Of chains of records what was said in them before what stands now, the newest first. */
+export function saidBefore(
+  { db, classId }: ClassScope,
+  chains: readonly string[],
+): Promise<ObservationRow[]> {
+  return db
+    .select()
+    .from(observation)
+    .where(
+      and(
+        eq(observation.classId, classId),
+        inArray(observation.chain, [...chains]),
+        sql`not ${observation.standing}`,
+        sayingSomething,
+      ),
+    )
+    .orderBy(desc(observation.madeAt), desc(observation.id))
+}
+
+/** What was said last of a child in chains of which nothing stands any more, the newest first. */
+export async function takenBackOf(
+  { db, classId }: ClassScope,
+  pupilId: string,
+  most: number,
+): Promise<ObservationRow[]> {
+  const ofChild = and(eq(observation.classId, classId), eq(observation.pupilId, pupilId))
+  const standing = db
+    .select({ chain: observation.chain })
+    .from(observation)
+    .where(and(ofChild, observation.standing))
+  const last = db
+    .selectDistinctOn([observation.chain])
+    .from(observation)
+    .where(and(ofChild, sayingSomething, notInArray(observation.chain, standing)))
+    .orderBy(observation.chain, desc(observation.madeAt), desc(observation.id))
+    .as('last')
+  return db.select().from(last).orderBy(desc(last.schoolDay), desc(last.madeAt), desc(last.id)).limit(most)
 }
 
 export interface SeenRow {

@@ -29,6 +29,7 @@ import { harbourPage } from '../harbour'
 import { countOnShelf, letGo, moveToToday, planPage, previewPlan, savePlan } from '../plan/plan'
 import { countInBag, missInBag, previewPages, printPdf, printPage, putIntoBags } from '../print/print'
 import { childPage, progressPage } from '../progress'
+import { correctRecord } from '../marks/correct'
 import { quickNotePage, takeNoteAway } from '../notes'
 import { recordMark } from '../marks/marks'
 import { changeLevelNow, swapSeats } from '../room/at-station'
@@ -68,6 +69,9 @@ async function attempts() {
   const { name } = await backUpNow(viewer, {})
   const told = { kind: 'absent', id: id(), madeAt: '2026-11-24T10:20:00Z', sessionId, pupilId } as const
   const input = { game: 'landfall' }
+  // Outside a session: one under way is put right at its station.
+  const seen = mark(visit.id, pupilId, { visitId: null, at: { strand: 'add', step: 'take-away-5' } })
+  await recordMark(viewer, { classId, ...seen })
   const all: Record<UseCaseName, Attempt> = {
     classTable: (who) => classTable(who, { classId }),
     changeChild: (who) => changeChild(who, { classId, pupilId, name: 'Ida', yearGroup: 'Year 1' }),
@@ -116,6 +120,7 @@ async function attempts() {
       checkTogetherPage(who, { classId, pupilIds: [pupilId, visit.children[1].id] }),
     quickNotePage: (who) => quickNotePage(who, { classId }),
     takeNoteAway: (who) => takeNoteAway(who, { classId, noteId: id() }),
+    correctRecord: (who) => correctRecord(who, { classId, id: id(), pupilId, recordId: seen.id, to: 'own' }),
     sheetsPage: (who) => sheetsPage(who, { classId, sessionId }),
     heldOnPaper: (who) => heldOnPaper(who, { classId, sessionId }),
     missInBag: (who) => missInBag(who, { classId, item: 'landfall/label' }),

@@ -39,6 +39,7 @@ export const whoMay = {
   checkTogetherPage: teaching,
   quickNotePage: teaching,
   takeNoteAway: teaching,
+  correctRecord: teaching,
 
   // Groups and games
   groupsPage: reading,

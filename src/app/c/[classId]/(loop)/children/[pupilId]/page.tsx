@@ -1,6 +1,7 @@
 import { childPage } from '@/server/progress'
 import { ChildPage } from '@/ui/progress/child-page'
 import { load } from '../../../../../load'
+import { correctRecordAction } from './actions'
 import { takeNoteAwayAction } from '../../../note/actions'
 import { changeChildAction, setLeftAction } from '../../class/actions'
 
@@ -15,6 +16,7 @@ export default async function Child({ params }: { params: Promise<{ classId: str
       changeChild={changeChildAction}
       setLeft={setLeftAction}
       takeNoteAway={takeNoteAwayAction}
+      correctRecord={correctRecordAction}
     />
   )
 }
