@@ -114,6 +114,31 @@ test('a plan under change is a draft too: two games put in it one after the othe
   expect(await person.all('.draft-line')).toHaveLength(0)
 })
 
+test('beside each station stand two games that would go as well, one click away, and undone again', async () => {
+  await person.goTo(`${base}/plan`)
+  const game = await person.field('Station 1: game')
+  const before = await game.getAttribute('value')
+  const other = await person.find('//button[contains(.,"instead at station 1")]')
+  expect(
+    await person.driver.findElements({ xpath: '//button[contains(.,"instead at station 1")]' }),
+  ).toHaveLength(2)
+  await other.click()
+  await person.waitFor(
+    async () => (await (await person.field('Station 1: game')).getAttribute('value')) !== before,
+    'the other game at the station',
+  )
+  await person.waitFor(
+    async () => /^Draft, saved/.test(await person.text('.draft-line [role=status]')),
+    'the draft',
+  )
+  expect(await person.axe()).toEqual([])
+  await person.press('Undo')
+  await person.waitFor(
+    async () => (await (await person.field('Station 1: game')).getAttribute('value')) === before,
+    'the game of before',
+  )
+})
+
 test('two tabs change the plan: the other one is shown with what it comes to, the own one is a step behind', async () => {
   const other = await Person.at(server.url)
   const each = async (by: Person) => (await by.field('Minutes each')).getAttribute('value')

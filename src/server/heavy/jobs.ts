@@ -18,6 +18,7 @@ import type { Happened } from '@/core/planning/replan/happened'
 import type { Running, Way } from '@/core/planning/replan/running'
 import { waysToGoOn } from '@/core/planning/replan/ways'
 import { firstPlan } from '@/core/planning/session/first-plan'
+import { otherGames, type OtherGame } from '@/core/planning/session/other-games'
 import type { Plan } from '@/core/planning/session/plan'
 import { workOut, type PlanView } from '@/core/planning/session/work-out'
 import type { Coinage } from '@/core/skills/coins'
@@ -125,6 +126,8 @@ export const jobs = {
 
   firstPlan: ({ today, context }: { today: Day; context: PlanContext }): Plan =>
     firstPlan(today, context, figures, () => crypto.randomUUID()),
+
+  otherGames: ({ context }: { context: PlanContext }): OtherGame[] => otherGames(context, figures),
 
   workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
     workOut(plan, context, figures),

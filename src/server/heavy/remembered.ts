@@ -3,7 +3,7 @@ import type { HeavyThread } from './pool'
 import type { HeavyJobs } from './jobs'
 
 /** How many results of a job are kept: a week of a few classes, each plan with its count of pages; every level of every game. */
-const mostKept = { workOut: 30, pagesToPrint: 30, pictures: 300 } as const
+const mostKept = { workOut: 30, otherGames: 10, pagesToPrint: 30, pictures: 300 } as const
 type Pure = keyof typeof mostKept
 
 type Kept = Record<Pure, Map<string, Promise<unknown>>>
@@ -11,6 +11,7 @@ type Kept = Record<Pure, Map<string, Promise<unknown>>>
 /** Results of pure jobs by what they were asked, the one asked for last at the end. On globalThis because routes are bundled apart. */
 const keptOf = ((globalThis as { islandsRemembered?: Kept }).islandsRemembered ??= {
   workOut: new Map(),
+  otherGames: new Map(),
   pagesToPrint: new Map(),
   pictures: new Map(),
 })

@@ -1,7 +1,9 @@
+import { setTimeout } from 'node:timers/promises'
 import { addDays, type Day } from '@/core/planning/calendar'
 import type { PlanContext, PlannedGrouping, Room } from '@/core/planning/session/context'
 import type { Habits } from '@/core/planning/session/habits'
 import { latelyDays } from '@/core/planning/session/past'
+import type { OtherGame } from '@/core/planning/session/other-games'
 import type { Plan, PlacedPlan } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { strandIds, type StrandId } from '@/core/skills'
@@ -20,6 +22,8 @@ import { planThread } from '../heavy/threads'
 
 /** A plan takes a moment; one that takes longer than this has gone wrong. */
 const limitMs = 60_000
+/** So long a page waits for what it can do without. */
+const soonMs = 300
 
 /** The groups of a grouping with the children who are still in the class. */
 function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child[]): PlannedGrouping {
@@ -100,6 +104,13 @@ export const firstPlanFor = (today: Day, context: PlanContext): Promise<Plan> =>
 /** Works a plan out in another thread, or finds it worked out. */
 export const workOutPlan = (plan: Plan, context: PlanContext): Promise<PlanView> =>
   remembered(planThread(), 'workOut', { plan, context }, limitMs)
+
+/** Games that would go as well; none as long as they are not worked out: a plan does not wait for them. */
+export async function otherGamesFor(context: PlanContext): Promise<OtherGame[]> {
+  const found = remembered(planThread(), 'otherGames', { context }, limitMs)
+  found.catch(() => [])
+  return Promise.race([found, setTimeout(soonMs, [])])
+}
 
 /** What a stored session comes to with the estimates of now. */
 export function workOutSession(

@@ -5,6 +5,7 @@ import type { PlanContext, Room } from '@/core/planning/session/context'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
 import type { PlanDraft } from '@/core/planning/session/draft'
 import { placed, planSchema, type Plan } from '@/core/planning/session/plan'
+import type { OtherGame } from '@/core/planning/session/other-games'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { lockClass } from '@/data/queries/classes'
 import { deleteDraft } from '@/data/queries/drafts'
@@ -25,7 +26,7 @@ import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { planDraft, type Draft } from '../drafts/drafts'
 import { changingClass, NotHere, preparedChange, readingClass, Refused } from '../use-case'
-import { carriedOver, firstPlanFor, planToGoOn, readClass, workOutPlan } from './context'
+import { carriedOver, firstPlanFor, otherGamesFor, planToGoOn, readClass, workOutPlan } from './context'
 
 export interface PlanPage {
   /** Null: there are no groups to plan for. */
@@ -38,6 +39,8 @@ export interface PlanPage {
   session: { id: string; state: StoredSession['state'] } | null
   today: Day
   games: { id: string; title: string }[]
+  /** Games that would go as well as those of the plan, the best first. */
+  others: OtherGame[]
   /** True if the view holds a station more than what is stored. */
   added: boolean
   /** What has changed since the session was kept, so that it would be kept otherwise now. */
@@ -59,8 +62,8 @@ export const planPage = readingClass(
       readClass(scope),
       planDraft(scope),
     ])
-    const others = session !== null && session.groupingId !== newest?.id
-    const keptFor = others ? await groupingOf(scope, session.groupingId) : newest
+    const madeForOthers = session !== null && session.groupingId !== newest?.id
+    const keptFor = madeForOthers ? await groupingOf(scope, session.groupingId) : newest
     // What runs stays with its groups; what is still planned goes on with the newest.
     const running = session?.state === 'running'
     const grouping = running ? keptFor : newest
@@ -72,6 +75,7 @@ export const planPage = readingClass(
         session: null,
         today,
         games: [],
+        others: [],
         added: false,
         changedSince: null,
         waiting: [],
@@ -88,7 +92,8 @@ export const planPage = readingClass(
           stations: [...lying.stations, { id: crypto.randomUUID(), gameId: add, mode: 'own', places: null }],
         }
       : lying
-    const view = await workOutPlan(plan, contextFor(grouping, plan.day))
+    const context = contextFor(grouping, plan.day)
+    const [view, others] = await Promise.all([workOutPlan(plan, context), otherGamesFor(context)])
     return {
       view,
       standing: {
@@ -102,10 +107,11 @@ export const planPage = readingClass(
       session: session && { id: session.id, state: session.state },
       today,
       games: games.map(({ id, title }) => ({ id, title })),
+      others,
       added,
       changedSince:
         session && !running
-          ? others
+          ? madeForOthers
             ? 'groups'
             : !draft && levelsMoved(session, view)
               ? 'levels'

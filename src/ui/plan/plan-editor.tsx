@@ -2,6 +2,7 @@
 
 import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
+import type { OtherGame } from '@/core/planning/session/other-games'
 import { newId } from '../new-id'
 import { Problems } from '../problems'
 import { changeSlots, changeStation, chooseLevel, pin, placeByHand, removeStation } from './placing'
@@ -15,12 +16,13 @@ import { usePlanEditing, type PlanBeingMade } from './use-plan-editing'
 interface Props extends PlanBeingMade {
   today: string
   games: { id: string; title: string }[]
+  others: readonly OtherGame[]
   /** Names of children who are in no group. */
   waiting: string[]
 }
 
 /** One session: who is where when, at which level, with what. */
-export function PlanEditor({ today, games, waiting, ...made }: Props) {
+export function PlanEditor({ today, games, others, waiting, ...made }: Props) {
   const { classId, session, changedSince } = made
   const editing = usePlanEditing(made)
   const { view, changed, problems, busy, change } = editing
@@ -70,6 +72,7 @@ export function PlanEditor({ today, games, waiting, ...made }: Props) {
         <Stations
           view={view}
           games={games}
+          others={others}
           onStation={(id, to) => change(changeStation(plan, id, to))}
           onAdd={(gameId) =>
             change({ stations: [...plan.stations, { id: newId(), gameId, mode: 'own', places: null }] })

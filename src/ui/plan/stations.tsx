@@ -2,16 +2,19 @@
 
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import type { OtherGame } from '@/core/planning/session/other-games'
 import type { PlannedStation } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { Options } from '../options'
 import { modeInWords } from '../words'
 import { FetchList } from './fetch-list'
+import { twoInstead } from './two-instead'
 
 /** The stations with what is to be laid out at each, and the materials in all. */
 export function Stations({
   view,
   games,
+  others,
   onStation,
   onAdd,
   onRemove,
@@ -20,6 +23,7 @@ export function Stations({
 }: {
   view: PlanView
   games: { id: string; title: string }[]
+  others: readonly OtherGame[]
   onStation: (id: string, to: Partial<PlannedStation>) => void
   onAdd: (gameId: string) => void
   onRemove: (id: string) => void
@@ -27,6 +31,7 @@ export function Stations({
   printAt: string | null
 }) {
   const { stations } = view.plan
+  const planned = stations.map(({ gameId }) => gameId)
   const cautions = [...new Set(view.stations.flatMap((station) => station.cautions))]
   return (
     <aside className="stations">
@@ -74,6 +79,11 @@ export function Stations({
                   <Options all={placesWith(places)} chosen={String(places ?? '')} />
                 </Form.Select>
               </div>
+              <Instead
+                games={twoInstead(others, planned, others.find((one) => one.gameId === gameId)?.strand)}
+                position={position}
+                onChoose={(other) => onStation(id, { gameId: other })}
+              />
               <div className="tiny muted">
                 {(view.stations.find((station) => station.id === id)?.needs ?? [])
                   .map(({ count, item }) => `${count} × ${item}`)
@@ -96,12 +106,44 @@ export function Stations({
   )
 }
 
+/** The first two choices beside the game that is planned. */
+function Instead({
+  games,
+  position,
+  onChoose,
+}: {
+  games: readonly OtherGame[]
+  position: number
+  onChoose: (gameId: string) => void
+}) {
+  if (games.length === 0) return null
+  return (
+    <div className="tiny muted instead">
+      or
+      {games.map(({ gameId, title, fitting, known }) => (
+        <Button key={gameId} variant="plain" size="sm" onClick={() => onChoose(gameId)}>
+          {title}
+          {known > 0 && (
+            <small>
+              {' '}
+              fits {fitting}
+              <span className="visually-hidden"> of {known}</span>
+            </small>
+          )}
+          <span className="visually-hidden"> instead at station {position + 1}</span>
+        </Button>
+      ))}
+    </div>
+  )
+}
+
 /** What lies on the station's table, at the level played there first. */
 function PlannedPicture({ view, stationId, gameId }: { view: PlanView; stationId: string; gameId: string }) {
-  const levelId =
-    view.visits.find((visit) => visit.stationId === stationId)?.levelId ??
-    view.stations.find(({ id }) => id === stationId)?.levels[0]?.id
-  if (levelId === undefined) return null
+  // While another game is worked out, what is known is about the one before.
+  const known = view.stations.find((station) => station.id === stationId && station.gameId === gameId)
+  if (!known) return <span className="game-picture" />
+  const visit = view.visits.find((one) => one.stationId === stationId)
+  const levelId = visit?.levelId ?? known.levels[0].id
   return (
     // eslint-disable-next-line @next/next/no-img-element -- a drawing, not a photograph to be scaled
     <img className="game-picture" src={`/pictures/${gameId}/${levelId}`} alt="" loading="lazy" />

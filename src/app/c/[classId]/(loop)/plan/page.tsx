@@ -38,6 +38,7 @@ export default async function Plan({ params, searchParams }: Props) {
       session={page.session}
       today={page.today}
       games={page.games}
+      others={page.others}
       added={page.added}
       changedSince={page.changedSince}
       waiting={page.waiting}
