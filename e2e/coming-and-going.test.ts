@@ -43,6 +43,16 @@ test('a child who comes after the groups were made stands in none until somebody
   await clean()
 })
 
+test('more than five names are no list to act on: the rest stands behind a button', async () => {
+  await person.goTo(`${base}/progress`)
+  const named = async () => (await person.all('.reasons li')).length
+  await person.press('All 9')
+  await person.waitFor(async () => (await named()) === 9, 'everybody named')
+  await person.press('Only the first five')
+  await person.waitFor(async () => (await named()) === 5, 'five named')
+  await clean()
+})
+
 test('on the run board she joins a group with one tap, is marked there, and stays there', async () => {
   await person.goTo(`${base}/run`)
   await person.press('Start session')

@@ -1,4 +1,6 @@
 import { classTable, place, saveLinks } from '../classes'
+import { ownBand } from '@/core/evidence/fit'
+import { inBand } from '@/core/grouping/problem/fit-cost'
 import { allRegroupings } from '@/core/grouping/regrouping/regrouping'
 import { regroupingRequest } from '@/core/grouping/regrouping/request'
 import { groupsPage, proposeGroups, saveGroups } from './groups'
@@ -74,6 +76,20 @@ test('regrouping: the fewest moves that help, accepted as a new version', async 
       group.pupils.filter((child) => page.standing.groups[g].pupils.includes(child)).length,
     ).toBeGreaterThan(page.standing.groups[g].pupils.length / 2),
   )
+})
+
+test('games to group by come by how many of the class they fit, with the number', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { games, fits: byGame } = await groupsPage(viewer, { classId })
+  const fits = games.map((game) => game.fits)
+  expect(fits).toEqual([...fits].sort((a, b) => b - a))
+  expect(fits[0]).toBeGreaterThan(fits.at(-1)!)
+  // That of the game at hand is what its own predictions say.
+  const inZone = Object.values(byGame.landfall.success).filter((row) =>
+    row.some((share) => inBand(share, ownBand)),
+  )
+  expect(games.find(({ id }) => id === 'landfall')!.fits).toBe(inZone.length)
 })
 
 test('a child of whom nothing was seen has a span where it may well stand, around what is expected', async () => {
