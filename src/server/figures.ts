@@ -1,12 +1,14 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { z } from 'zod'
+import { aroundMinutes } from '@/core/analysis/around'
 import type { analyseInputSchema } from '@/core/analysis/analyse'
 import { levelMeasureSchema, measureLevel, type LevelMeasure } from '@/core/analysis/level-measure'
 import type { ProfileStep } from '@/core/evidence/fit'
 import { gameOf } from '@/core/games'
 import { mainStrand as mainStrandBy, successAt as successBy } from '@/core/planning/session/levels'
 import type { StrandId } from '@/core/skills'
+import { nameOf } from '@/core/things'
 
 /** Pure results of pure input: on globalThis, because what starts the server and what answers requests are bundled apart. */
 const measures = ((globalThis as { islandsMeasures?: Map<string, LevelMeasure> }).islandsMeasures ??=
@@ -31,6 +33,28 @@ export function levelMeasure(gameId: string, levelId: string): LevelMeasure {
   const made = measureLevel(game, level.params)
   measures.set(key, made)
   return made
+}
+
+/** What the list of games says of a level beside its measure: what it needs, and the minutes around playing. */
+interface LevelUse {
+  needs: string[]
+  around: number
+}
+
+/** Of the catalogue alone: a level does not change. */
+const uses = new Map<string, LevelUse>()
+
+/** @param players who play together */
+export function levelUse(gameId: string, levelId: string, players: number): LevelUse {
+  const key = `${gameId} ${levelId} ${players}`
+  let use = uses.get(key)
+  if (!use) {
+    const game = gameOf(gameId)
+    const { params } = game.levels.find(({ id }) => id === levelId)!
+    const needs = game.materials(params).map(({ thing }) => nameOf(thing))
+    uses.set(key, (use = { needs, around: aroundMinutes(game, params, players) }))
+  }
+  return use
 }
 
 export const levelProfile = (gameId: string, levelId: string): ProfileStep[] =>

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { splitIntoSets } from '@/core/games/engine/sets'
 import { adviceIn, type Advice } from '@/core/analysis/advice'
 import { analyseInputSchema, type Analysis } from '@/core/analysis/analyse'
-import { aroundMinutes, aroundPlay, type Around } from '@/core/analysis/around'
+import { aroundPlay, type Around } from '@/core/analysis/around'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { gameIdSchema, gameOf, games, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
@@ -13,7 +13,6 @@ import type { YearGroup } from '@/core/evidence/prior'
 import { inBand, fitCost } from '@/core/grouping/problem/fit-cost'
 import { countInZone, type InZone } from '@/core/grouping/in-zone'
 import { materialsOf, type Need } from '@/core/planning/materials'
-import { nameOf } from '@/core/things'
 import { workedOn } from '@/core/house-style'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
@@ -21,7 +20,7 @@ import type { ClassScope } from '@/data/scope'
 import { childrenOf, fittingBand, type Child } from './children'
 import { classIdSchema } from './classes'
 import { habitsOf } from './habits'
-import { levelMeasure, mainStrand, successAt, type FiguresInput } from './figures'
+import { levelMeasure, levelUse, mainStrand, successAt, type FiguresInput } from './figures'
 import { soFar, stopAsking, type SoFar } from './heavy/threads'
 import { pagesOfGame } from './print/print'
 import { readingClass } from './use-case'
@@ -138,13 +137,13 @@ export const gamesPage = readingClass(
         return suits(measure, filter) && mayBe ? [index] : []
       })
       const { level, zone, fitting } = bestLevel(game.id, chosen?.children ?? [], allowed)
-      const { id: levelId, title, params } = game.levels[level]
+      const { id: levelId, title } = game.levels[level]
       const { players: setOf, to, method, minutes: measured, within } = levelMeasure(game.id, levelId)
       const minutes = measured && timesPace(measured, pace.factor)
-      const setAside = pace.factor * aroundMinutes(game, params, setOf)
+      const { needs, around } = levelUse(game.id, levelId, setOf)
+      const setAside = pace.factor * around
       const playing = Math.max(0, filter.slotMinutes - setAside)
       const finishInSlot = shareWithin(within[setOf], playing / pace.factor) ?? 1
-      const items = game.materials(params).map(({ thing }) => nameOf(thing))
       return {
         id: game.id,
         title: game.title,
@@ -161,11 +160,11 @@ export const gamesPage = readingClass(
           method,
         },
         to,
-        needs: items,
+        needs,
         fitting: chosen && zone,
         fits:
           allowed.length > 0 &&
-          suitsRoom(game, items, filter) &&
+          suitsRoom(game, needs, filter) &&
           (!game.room.timed || !tooYoungForTheClock.includes(scope.classroom.yearGroup)) &&
           finishInSlot >= likelyEnough &&
           (chosen === null || fitting * 2 >= chosen.children.length),

@@ -16,9 +16,23 @@ const keptOf = ((globalThis as { islandsRemembered?: Kept }).islandsRemembered ?
   pictures: new Map(),
 })
 
+/** Hashes of what was handed over, by the thing itself: two jobs of a page are often about the same class. */
+const hashes = new WeakMap<object, string>()
+
+function hashOf(value: unknown): string {
+  const isThing = typeof value === 'object' && value !== null
+  const known = isThing ? hashes.get(value) : undefined
+  if (known) return known
+  const hash = createHash('sha1')
+    .update(JSON.stringify(value) ?? '')
+    .digest('base64')
+  if (isThing) hashes.set(value, hash)
+  return hash
+}
+
 /**
  * A job whose result hangs on its input alone: asked again for the same, as by every look at a page, it is not worked
- * out again. Whoever gets a result must not change it: others get the same.
+ * out again. Whoever gets a result must not change it: others get the same; nor what it was asked with.
  */
 export function remembered<N extends Pure>(
   thread: HeavyThread<HeavyJobs>,
@@ -27,7 +41,9 @@ export function remembered<N extends Pure>(
   limitMs: number,
 ): Promise<ReturnType<HeavyJobs[N]>> {
   const kept = keptOf[name]
-  const key = createHash('sha1').update(JSON.stringify(input)).digest('base64')
+  const key = Object.entries(input)
+    .map(([part, value]) => `${part} ${hashOf(value)}`)
+    .join(' ')
   const found = kept.get(key) ?? thread.run(name, input, { limitMs })
   kept.delete(key)
   kept.set(key, found)
