@@ -3,7 +3,7 @@ import { DatabaseAway } from './away'
 import { backupBeforeMigration } from './backup/before-migration'
 import { dataFolder, openDatabase, type Database, type OpenDatabase } from './connection'
 import { FolderDamaged, FolderInUse } from './pglite/folder'
-import { whenStopping } from './when-stopping'
+import { isStopping, whenStopping } from './when-stopping'
 
 /** The one open database of a server process; kept on globalThis because routes and instrumentation are bundled apart. */
 const shared = globalThis as { islandsDatabase?: Promise<OpenDatabase> }
@@ -11,8 +11,11 @@ const shared = globalThis as { islandsDatabase?: Promise<OpenDatabase> }
 /**
  * Opens the server's database, once. Called when the server starts, never at import. One that could not be reached
  * is tried again by whoever asks next.
+ * @throws {DatabaseAway} also once the server stops
  */
 export function openServerDatabase(): Promise<OpenDatabase> {
+  // A page that was under way would open the folder again behind the server's back.
+  if (isStopping()) return Promise.reject(new DatabaseAway())
   whenStopping('last', 'database', closeServerDatabase)
   shared.islandsDatabase ??= openDatabase({
     url: process.env.DATABASE_URL,

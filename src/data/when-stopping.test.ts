@@ -1,4 +1,6 @@
-import { stopping, whenStopping } from './when-stopping'
+import { DatabaseAway } from './away'
+import { openServerDatabase } from './server-database'
+import { isStopping, stopping, whenStopping } from './when-stopping'
 
 test('what was asked for is done at its moment, once for each name; what fails holds up nothing else', async () => {
   const done: string[] = []
@@ -13,6 +15,10 @@ test('what was asked for is done at its moment, once for each name; what fails h
   whenStopping('first', 'devices', () => done.push('devices'))
   await stopping('first')
   expect(done).toEqual(['devices'])
+  expect(isStopping()).toBe(false)
   await stopping('last')
   expect(done).toEqual(['devices', 'folder'])
+  expect(isStopping()).toBe(true)
+  // What was held is given back: it is not opened again by a page that was still under way.
+  await expect(openServerDatabase()).rejects.toBeInstanceOf(DatabaseAway)
 })
