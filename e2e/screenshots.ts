@@ -67,7 +67,9 @@ async function main() {
     base = new URL(await person.driver.getCurrentUrl()).pathname
     await take('harbour', base)
     await take('class', `${base}/class`)
-    await take('groups', `${base}/groups`)
+    await take('groups', `${base}/groups`, () =>
+      person.waitFor(async () => (await person.all('progress')).length === 0, 'the curve to be there'),
+    )
     await take('games', `${base}/games?group=1&slot=12`)
     await take('game', `${base}/games/landfall?level=to-20-cards`)
     await take(
