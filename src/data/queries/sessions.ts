@@ -13,6 +13,7 @@ import {
   or,
   sql,
 } from 'drizzle-orm'
+import type { SessionFrame } from '@/core/planning/session/plan'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
 import {
@@ -78,6 +79,25 @@ export async function nextSession({ db, classId }: ClassScope): Promise<StoredSe
     .orderBy(desc(eq(stationSession.state, 'running')), asc(stationSession.day), asc(stationSession.startsAt))
     .limit(1)
   return row ?? null
+}
+
+/** When the latest session began that was held as it was planned, with its slots and adults; undefined: there is none. */
+export async function usualFrame({ db, classId }: ClassScope): Promise<SessionFrame | undefined> {
+  const { startsAt, slots, slotMinutes, around, adults } = stationSession
+  const [row] = await db
+    .select({ startsAt, slots, slotMinutes, around, adults })
+    .from(stationSession)
+    .where(
+      and(
+        eq(stationSession.classId, classId),
+        eq(stationSession.state, 'done'),
+        // One that was shortened on its day says nothing of the next.
+        isNull(stationSession.beforeReplan),
+      ),
+    )
+    .orderBy(desc(stationSession.day), desc(startsAt), desc(stationSession.id))
+    .limit(1)
+  return row
 }
 
 /** A session that was held. */

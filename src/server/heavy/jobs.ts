@@ -19,7 +19,7 @@ import type { Running, Way } from '@/core/planning/replan/running'
 import { waysToGoOn } from '@/core/planning/replan/ways'
 import { firstPlan } from '@/core/planning/session/first-plan'
 import { otherGames, type OtherGame } from '@/core/planning/session/other-games'
-import type { Plan } from '@/core/planning/session/plan'
+import type { Plan, SessionFrame } from '@/core/planning/session/plan'
 import { workOut, type PlanView } from '@/core/planning/session/work-out'
 import type { Coinage } from '@/core/skills/coins'
 import { playedAtHome, type HomeGame } from '@/core/printing/home-kit'
@@ -124,10 +124,19 @@ export const jobs = {
   throughHistory: ({ placed, history }: { placed: PlacedOn; history: Counted[] }) =>
     throughHistory(placed, history, schoolDaysBetween),
 
-  firstPlan: ({ today, context }: { today: Day; context: PlanContext }): Plan =>
-    firstPlan(today, context, figures, () => crypto.randomUUID()),
+  firstPlan: ({
+    today,
+    context,
+    frame,
+  }: {
+    today: Day
+    context: PlanContext
+    /** Of the session before; left out: the usual one. */
+    frame?: SessionFrame
+  }): Plan => firstPlan(today, context, figures, () => crypto.randomUUID(), frame),
 
-  otherGames: ({ context }: { context: PlanContext }): OtherGame[] => otherGames(context, figures),
+  otherGames: ({ context, slotMinutes }: { context: PlanContext; slotMinutes: number }): OtherGame[] =>
+    otherGames(context, slotMinutes, figures),
 
   workOut: ({ plan, context }: { plan: Plan; context: PlanContext }): PlanView =>
     workOut(plan, context, figures),

@@ -4,7 +4,7 @@ import type { PlanContext, PlannedGrouping, Room } from '@/core/planning/session
 import type { Habits } from '@/core/planning/session/habits'
 import { latelyDays } from '@/core/planning/session/past'
 import type { OtherGame } from '@/core/planning/session/other-games'
-import type { Plan, PlacedPlan } from '@/core/planning/session/plan'
+import type { Plan, PlacedPlan, SessionFrame } from '@/core/planning/session/plan'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { strandIds, type StrandId } from '@/core/skills'
 import { marksSince } from '@/data/queries/observations'
@@ -98,16 +98,19 @@ function practisedBy(children: readonly Child[]): Partial<Record<StrandId, Day>>
 }
 
 /** A plan to start from, made for the class, in another thread. */
-export const firstPlanFor = (today: Day, context: PlanContext): Promise<Plan> =>
-  planThread().run('firstPlan', { today, context }, { limitMs })
+export const firstPlanFor = (
+  today: Day,
+  context: PlanContext,
+  frame: SessionFrame | undefined,
+): Promise<Plan> => planThread().run('firstPlan', { today, context, frame }, { limitMs })
 
 /** Works a plan out in another thread, or finds it worked out. */
 export const workOutPlan = (plan: Plan, context: PlanContext): Promise<PlanView> =>
   remembered(planThread(), 'workOut', { plan, context }, limitMs)
 
 /** Games that would go as well; none as long as they are not worked out: a plan does not wait for them. */
-export async function otherGamesFor(context: PlanContext): Promise<OtherGame[]> {
-  const found = remembered(planThread(), 'otherGames', { context }, limitMs)
+export async function otherGamesFor(context: PlanContext, slotMinutes: number): Promise<OtherGame[]> {
+  const found = remembered(planThread(), 'otherGames', { context, slotMinutes }, limitMs)
   found.catch(() => [])
   return Promise.race([found, setTimeout(soonMs, [])])
 }

@@ -289,6 +289,22 @@ test.each([
   },
 )
 
+test('the next plan begins with the times of the session before, and with its adults', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const { view } = await planPage(viewer, { classId })
+  const [sessionId, plan] = [
+    crypto.randomUUID(),
+    { ...view!.plan, startsAt: '09:10', slotMinutes: 15, adults: 2 },
+  ]
+  await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  const next = (await planPage(viewer, { classId })).view!.plan
+  expect(next).toMatchObject({ startsAt: '09:10', slotMinutes: 15, adults: 2, around: plan.around })
+  expect(next.stations.slice(0, 2).map(({ mode }) => mode)).toEqual(['adult-led', 'adult-near'])
+})
+
 test('a kept plan goes on: levels follow what is believed now, but for those the teacher chose', async () => {
   const classId = await newClass()
   await grouped(classId)

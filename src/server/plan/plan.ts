@@ -4,7 +4,7 @@ import { addDays, type Day } from '@/core/planning/calendar'
 import type { PlanContext, Room } from '@/core/planning/session/context'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
 import type { PlanDraft } from '@/core/planning/session/draft'
-import { placed, planSchema, type Plan } from '@/core/planning/session/plan'
+import { placed, planSchema, type Plan, type SessionFrame } from '@/core/planning/session/plan'
 import type { OtherGame } from '@/core/planning/session/other-games'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { lockClass } from '@/data/queries/classes'
@@ -17,6 +17,7 @@ import {
   nextSession,
   sessionOf,
   updateSession,
+  usualFrame,
   type StoredSession,
   notBegun,
 } from '@/data/queries/sessions'
@@ -82,7 +83,7 @@ export const planPage = readingClass(
       }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
-      : await firstPlan(today, (day) => contextFor(grouping, day))
+      : await firstPlan(today, (day) => contextFor(grouping, day), await usualFrame(scope))
     const draft = running ? null : onTable
     const lying = draft ? await draftToGoOn(scope, draft.history.now, grouping, today) : stored
     const added = add !== undefined && !running && lying.stations.every(({ gameId }) => gameId !== add)
@@ -93,7 +94,10 @@ export const planPage = readingClass(
         }
       : lying
     const context = contextFor(grouping, plan.day)
-    const [view, others] = await Promise.all([workOutPlan(plan, context), otherGamesFor(context)])
+    const [view, others] = await Promise.all([
+      workOutPlan(plan, context),
+      otherGamesFor(context, plan.slotMinutes),
+    ])
     return {
       view,
       standing: {
@@ -124,12 +128,16 @@ export const planPage = readingClass(
   },
 )
 
-/** A plan to start from: for today, or for the day after where one was held today. */
-function firstPlan(today: Day, contextOn: (day: Day) => PlanContext & { room: Room }): Promise<Plan> {
+/** A plan to start from, at the times of the session before: for today, or for the day after where one was held today. */
+function firstPlan(
+  today: Day,
+  contextOn: (day: Day) => PlanContext & { room: Room },
+  frame: SessionFrame | undefined,
+): Promise<Plan> {
   const soonest = contextOn(nextSchoolDay(today))
-  if (!soonest.room.played.some(({ day }) => day === today)) return firstPlanFor(today, soonest)
+  if (!soonest.room.played.some(({ day }) => day === today)) return firstPlanFor(today, soonest, frame)
   const tomorrow = addDays(today, 1)
-  return firstPlanFor(tomorrow, contextOn(nextSchoolDay(tomorrow)))
+  return firstPlanFor(tomorrow, contextOn(nextSchoolDay(tomorrow)), frame)
 }
 
 /** A draft with the groups and from the day of now, whenever it was left. */

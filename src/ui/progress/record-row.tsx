@@ -91,7 +91,7 @@ export function RecordRow({ record, correct }: { record: ShownRecord; correct: C
         size="sm"
         className="to-put-right"
         aria-expanded={open}
-        aria-label={`Put right: ${short}, ${saidInWords(record)}, ${dayInShort(schoolDay)}`}
+        aria-label={`${open ? 'Leave it' : 'Put right'}: ${short}, ${saidInWords(record)}, ${dayInShort(schoolDay)}`}
         onClick={() => setOpen(!open)}
       >
         {open ? 'Leave it' : 'Put right'}

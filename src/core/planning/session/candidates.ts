@@ -8,8 +8,6 @@ import { likingOf, type Habits } from './habits'
 import { levelOfGroup, misfitOf, type GroupLevel } from './levels'
 import { finishOf, likelyEnough } from './visits'
 
-/** Minutes of a slot that games are chosen for. */
-export const usualSlotMinutes = 12
 /** So many games that fit best are looked at closely, and the quietest: how long they take is the slow part. */
 const lookedAt = 16
 /** Strands not practised for so many school days are as fresh as any. */
@@ -60,11 +58,12 @@ export function cooledDown(room: Room | null): (one: Candidate) => boolean {
 export function misfits(
   { game, levels, at }: Candidate,
   groups: readonly PlannedGroup[],
+  slotMinutes: number,
   figures: Figures,
 ): number[] {
   return groups.flatMap(({ pupils }, g) => {
     const sets = splitIntoSets(pupils.length, game.players)
-    const finish = finishOf(game.id, levels[g], sets, usualSlotMinutes, figures)
+    const finish = finishOf(game.id, levels[g], sets, slotMinutes, figures)
     return (finish !== null && finish < likelyEnough) || misfitOf(at[g], pupils.length) !== null ? [g] : []
   })
 }
@@ -120,12 +119,13 @@ export function worthOf(
   { game, levels, fit, strand }: Candidate,
   groups: readonly PlannedGroup[],
   room: Room | null,
+  slotMinutes: number,
   figures: Figures,
   habits: Habits,
 ): number {
   const ends = groups.map(({ pupils }, g) => {
     const sets = splitIntoSets(pupils.length, game.players)
-    return finishOf(game.id, levels[g], sets, usualSlotMinutes, figures) ?? 1
+    return finishOf(game.id, levels[g], sets, slotMinutes, figures) ?? 1
   })
   const finish =
     ends.reduce((sum, share) => sum + Math.min(1, share / likelyEnough), 0) / Math.max(1, ends.length)

@@ -1,4 +1,5 @@
 import { seededChance } from '../../chance/chance'
+import { gameOf } from '../../games'
 import { strandBy, figures, randomClass, planFor } from './testing/random-class'
 import { workOut } from './work-out'
 import { rounds } from '../../testing/rounds'
@@ -33,6 +34,34 @@ test(`over ${rounds(500)} random classes the plan to start from has no clash, a 
   expect(misfits / visits).toBeLessThan(0.05)
   // Not the same three every time; of the invented games a fifth never ends in the slot.
   expect(used.size).toBeGreaterThan(15)
+})
+
+test('the plan to start from keeps to the times and the adults of the session before', () => {
+  const around = { warmUp: 3, show: 0, move: 1, tidy: 2, talk: 4, lesson: 60 }
+  for (let seed = 1; seed <= 20; seed++) {
+    const context = randomClass(seededChance(seed))
+    const { stations, ...plan } = planFor(context, {
+      startsAt: '09:05',
+      slots: 4,
+      slotMinutes: 9,
+      around,
+      adults: 2,
+    })
+    expect(plan).toMatchObject({ startsAt: '09:05', slotMinutes: 9, around, adults: 2 })
+    expect(plan.slots).toBe(Math.min(4, stations.length))
+    expect(Math.max(...plan.cells!.map(({ slot }) => slot))).toBe(plan.slots - 1)
+    const modes = ['adult-led', 'adult-near', 'own', 'own', 'own', 'own']
+    expect(stations.map(({ mode }) => mode)).toEqual(modes.slice(0, stations.length))
+  }
+  const alone = planFor(randomClass(seededChance(3)), {
+    startsAt: '09:05',
+    slots: 2,
+    slotMinutes: 12,
+    around,
+    adults: 0,
+  })
+  for (const { gameId, mode } of alone.stations)
+    expect([mode, gameOf(gameId).room.adult]).toEqual(['own', false])
 })
 
 test('what the class has not begun is not offered, and what was counted on the shelf is enough', () => {

@@ -14,20 +14,25 @@ import {
   lookedAtClosely,
   misfits,
   notLastTime,
-  usualSlotMinutes,
   worthOf,
   type Candidate,
 } from './candidates'
 import type { Figures, PlanContext, PlannedGroup, Room } from './context'
 import { atPace } from './paced'
-import type { Cell, Plan, PlannedStation } from './plan'
+import type { Cell, Plan, PlannedStation, SessionFrame } from './plan'
 import { materialsAt } from './visits'
 import { bestRound } from './who-begins-where'
 
 /** As many stations as groups, but no more than this: a class has so many tables and one adult. */
 const mostStations = 6
 /** Three rounds of twelve minutes fill a lesson. Common practice, no source. */
-const usualSlots = 3
+const usualFrame: SessionFrame = {
+  startsAt: '10:15',
+  slots: 3,
+  slotMinutes: 12,
+  around: usualAround,
+  adults: 1,
+}
 
 /** Monday to Friday from today on. */
 export function nextSchoolDay(today: Day): Day {
@@ -35,16 +40,18 @@ export function nextSchoolDay(today: Day): Day {
 }
 
 /**
- * A plan to start from, made for the class: a station for each group, an adult at the first, games by how they fit the
+ * A plan to start from, made for the class: a station for each group, adults at the first, games by how they fit the
  * groups, whether they end in the slot, what was practised least of late and what is on the shelf; none that was played
  * in the last session or within the cool-down, as long as there are others that go as well; on the round that suits the
  * groups best.
+ * @param frame when and how long, and with how many adults: as the session before
  */
 export function firstPlan(
   today: Day,
   { grouping, room, habits }: PlanContext,
   measured: Figures,
   newId: () => string,
+  frame: SessionFrame = usualFrame,
 ): Plan {
   const figures = atPace(measured, habits.pace.factor)
   const groups = grouping.groups.filter(({ pupils }) => pupils.length > 0)
@@ -59,7 +66,8 @@ export function firstPlan(
       .slice(0, count)
       .reduce((sum, noise) => sum + noise, 0)
   const [cooled, fresh] = [cooledDown(room), notLastTime(room)]
-  const goesWell = (one: Candidate) => misfits(one, groups, figures).length * 2 <= groups.length
+  const { slotMinutes, adults } = frame
+  const goesWell = (one: Candidate) => misfits(one, groups, slotMinutes, figures).length * 2 <= groups.length
   // A game again soon is a lesser evil than one that most groups can't end, or that is at nobody's level.
   const rules: { allowed: (one: Candidate) => boolean; well: boolean }[] = [
     { allowed: cooled, well: true },
@@ -73,7 +81,7 @@ export function firstPlan(
     const open = lookedAtClosely(candidates.filter((one) => allowed(one) && !chosen.includes(one))).filter(
       (one) => !well || goesWell(one),
     )
-    const worth = new Map(open.map((one) => [one, worthOf(one, groups, room, figures, habits)]))
+    const worth = new Map(open.map((one) => [one, worthOf(one, groups, room, slotMinutes, figures, habits)]))
     while (chosen.length < count) {
       const left = open.filter((one) => !chosen.includes(one))
       const possible = left.filter((one) =>
@@ -85,6 +93,7 @@ export function firstPlan(
           ),
           groups,
           room,
+          adults,
         ),
       )
       if (possible.length === 0) break
@@ -97,19 +106,16 @@ export function firstPlan(
   const stations = adultFirst.map(({ game }, position): PlannedStation => ({
     id: newId(),
     gameId: game.id,
-    mode: position === 0 ? 'adult-led' : 'own',
+    mode: position >= adults ? 'own' : position === 0 ? 'adult-led' : 'adult-near',
     places: null,
   }))
-  const slots = Math.min(usualSlots, stations.length)
+  const slots = Math.min(frame.slots, stations.length)
   return {
     day: nextSchoolDay(today),
-    startsAt: '10:15',
+    ...frame,
     slots,
-    slotMinutes: usualSlotMinutes,
-    around: usualAround,
-    adults: 1,
     stations,
-    cells: cellsOf(adultFirst, stations, groups, slots, figures),
+    cells: cellsOf(adultFirst, stations, groups, { slots, slotMinutes }, figures),
   }
 }
 
@@ -121,10 +127,10 @@ function cellsOf(
   chosen: readonly Candidate[],
   stations: readonly PlannedStation[],
   groups: readonly PlannedGroup[],
-  slots: number,
+  { slots, slotMinutes }: Pick<SessionFrame, 'slots' | 'slotMinutes'>,
   figures: Figures,
 ): Cell[] {
-  const wrong = chosen.map((one) => misfits(one, groups, figures))
+  const wrong = chosen.map((one) => misfits(one, groups, slotMinutes, figures))
   const cost = groups.map((_, g) =>
     chosen.map(({ at }, s) => (wrong[s].includes(g) ? clashCost : 0) + fitCost(at[g].success, ownBand)),
   )
@@ -139,7 +145,7 @@ function cellsOf(
 }
 
 /**
- * Whether these games go in one room: noise, the floor, one adult, what was counted on the shelf.
+ * Whether these games go in one room: noise, the floor, the adults, what was counted on the shelf.
  * @param kept noise that is left for stations still to come
  */
 function goesWith(
@@ -147,11 +153,13 @@ function goesWith(
   kept: number,
   groups: readonly PlannedGroup[],
   room: Room | null,
+  adults: number,
 ): boolean {
   const sum = (of: (one: Candidate) => number) => all.reduce((total, one) => total + of(one), 0)
   if (sum(({ game }) => game.room.noise) + kept > usualNoiseLimit) return false
   if (sum(({ game }) => Number(game.room.floor === 3)) > 1) return false
-  if (sum(({ game }) => Number(game.room.adult)) > 1) return false
+  // An adult leads one game; what another one is near to can do without her.
+  if (sum(({ game }) => Number(game.room.adult)) > Math.min(1, adults)) return false
   if (!room || Object.keys(room.inventory).length === 0) return true
   // Each group at each station once: the most that any slot needs is what all stations need at once.
   const demands = all.flatMap(({ game, levels }, station) =>

@@ -8,7 +8,7 @@ test('games that would go as well: none played lately, none beyond what is begun
   let [put, clashes] = [0, 0]
   for (let seed = 1; seed <= 30; seed++) {
     const context = randomClass(seededChance(seed))
-    const others = otherGames(context, figures)
+    const others = otherGames(context, 12, figures)
     const lately = context.room.played.filter(({ day }) => day >= '2026-11-24').map(({ gameId }) => gameId)
     expect(others.filter(({ gameId }) => lately.includes(gameId))).toEqual([])
     expect(new Set(others.map(({ gameId }) => gameId)).size).toBe(others.length)
@@ -41,7 +41,7 @@ test('games that would go as well: none played lately, none beyond what is begun
 test('the first choices of a plan to start from are among them, as far as they were not played lately', () => {
   for (let seed = 1; seed <= 30; seed++) {
     const context = randomClass(seededChance(seed))
-    const named = otherGames(context, figures).map(({ gameId }) => gameId)
+    const named = otherGames(context, 12, figures).map(({ gameId }) => gameId)
     const { stations } = planFor(context)
     expect(stations.filter(({ gameId }) => named.includes(gameId)).length * 2).toBeGreaterThanOrEqual(
       stations.length,

@@ -20,12 +20,16 @@ const mostNamed = 18
  * Games for these groups by the measure a first plan chooses by, the best first: none that was played lately, none that most
  * groups can't end or that is at nobody's level.
  */
-export function otherGames({ grouping, room, habits }: PlanContext, measured: Figures): OtherGame[] {
+export function otherGames(
+  { grouping, room, habits }: PlanContext,
+  slotMinutes: number,
+  measured: Figures,
+): OtherGame[] {
   const figures = atPace(measured, habits.pace.factor)
   const groups = grouping.groups.filter(({ pupils }) => pupils.length > 0)
   return lookedAtClosely(candidatesFor(groups, grouping.mode, room, figures).filter(cooledDown(room)))
-    .filter((one) => misfits(one, groups, figures).length * 2 <= groups.length)
-    .map((one) => ({ one, worth: worthOf(one, groups, room, figures, habits) }))
+    .filter((one) => misfits(one, groups, slotMinutes, figures).length * 2 <= groups.length)
+    .map((one) => ({ one, worth: worthOf(one, groups, room, slotMinutes, figures, habits) }))
     .sort((a, b) => b.worth - a.worth)
     .slice(0, mostNamed)
     .map(({ one: { game, strand, at } }) => ({

@@ -82,6 +82,9 @@ function isOfThisCentury(day: string): boolean {
 }
 
 export type Plan = z.infer<typeof planSchema>
+
+/** A session without what is played: when it begins, its slots and what is around them, and how many adults there are. */
+export type SessionFrame = Pick<Plan, 'startsAt' | 'slots' | 'slotMinutes' | 'around' | 'adults'>
 export type Cell = NonNullable<Plan['cells']>[number]
 export type PlannedStation = Plan['stations'][number]
 /** A plan in which it is said of every group where it is. */

@@ -6,6 +6,7 @@ import type { Figures, PlanContext, PlannedChild, Room } from '../context'
 import { firstPlan } from '../first-plan'
 import { noHabits } from '../habits'
 import type { Played } from '../past'
+import type { SessionFrame } from '../plan'
 
 const strands: StrandId[] = ['add', 'how-many', 'numerals', 'count']
 export const strandBy = new Map(games.map(({ id }, i) => [id, strands[i % strands.length]]))
@@ -73,12 +74,13 @@ export function randomClass(chance: Chance): PlanContext & { room: Room } {
   }
 }
 
-export const planFor = (context: PlanContext) => {
+export const planFor = (context: PlanContext, frame?: SessionFrame) => {
   let ids = 0
   return firstPlan(
     today,
     context,
     figures,
     () => `00000000-0000-4000-8000-${String(ids++).padStart(12, '0')}`,
+    frame,
   )
 }
