@@ -121,7 +121,7 @@ test('a child is erased only when its name is written; then it is in no backup a
 test.each([
   [390, 844],
   [820, 1180],
-])('at %i × %i no place is wider than the window', async (width, height) => {
+])('at %i × %i no place is wider than the window, and each can be read aloud', async (width, height) => {
   const other = await Person.at(server.url, { width, height })
   try {
     for (const place of places) {
@@ -131,6 +131,7 @@ test.each([
         'return [document.documentElement.scrollWidth, innerWidth]',
       )
       expect([place, wide <= window]).toEqual([place, true])
+      expect([place, await other.axe()]).toEqual([place, []])
     }
   } finally {
     await other.leave()

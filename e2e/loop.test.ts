@@ -163,7 +163,7 @@ test('keyboard alone: through the bar, a child moved between lanes, a session pl
   await person.sees(/Nothing planned/)
   await person.keys('g', 'g')
   await person.sees(/in their zone|Nobody is known yet/)
-  const child = await tabTo(/^Ama, /)
+  const child = await tabTo(/^Ama\b.*right alone/)
   const lane = () =>
     driver
       .findElement(By.css('[data-child]:focus'))

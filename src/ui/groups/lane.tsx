@@ -145,6 +145,8 @@ function Name({
     onMove: (by: number) => void
   }) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id })
+  // Written beside the name where there is no scale that tells it.
+  const side = !known ? 'not known yet' : fits ? '' : success < band[0] ? 'needs help' : 'easy'
   return (
     <button
       ref={(element) => {
@@ -161,7 +163,7 @@ function Name({
       className={`lane-name${before ? ' before' : ''}${known ? (fits ? '' : ' outside') : ' not-known'}${locked ? ' locked' : ''}${isDragging ? ' dragging' : ''}`}
       data-child={id}
       aria-pressed={selected}
-      aria-label={`${name}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${known ? (fits ? '' : ', outside the zone') : ', not known yet'}${locked ? ', stays here' : ''}`}
+      aria-label={`${name}${side && ` ${side}`}, ${range ? `${range}, ` : ''}${Math.round(success * 100)} in 100 right alone${locked ? ', stays here' : ''}`}
       title={range}
       onClick={onSelect}
       onKeyDown={(event) => {
@@ -172,12 +174,7 @@ function Name({
       }}
     >
       <i />
-      {name}
-      {!(known && fits) && (
-        <span className="lane-side" aria-hidden>
-          {known ? (success < band[0] ? 'needs help' : 'easy') : 'not known yet'}
-        </span>
-      )}
+      {name} {side && <span className="lane-side">{side}</span>}
     </button>
   )
 }
