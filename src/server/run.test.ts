@@ -99,3 +99,28 @@ test('a mark for a child who was not at the station is refused', async () => {
     recordMark(viewer, { classId, ...mark(here.id, here.children[0].id, { judged: null }) }),
   ).rejects.toThrow('no mark to take back')
 })
+
+test('sessions that were held are told newest first, each with its games and the marks that stand', async () => {
+  const classId = await newClass()
+  const heldOnce = async (marks: number) => {
+    const { sessionId, page } = await running(classId)
+    const visit = page.visits.find(({ slot }) => slot === 0)!
+    const made = visit.children.slice(0, marks).map(({ id }) => mark(visit.id, id))
+    for (const one of made) await recordMark(viewer, { classId, ...one })
+    // One of them is taken back: it counts no longer.
+    const back = { ...made[0], id: crypto.randomUUID(), judged: null, corrects: made[0].id }
+    await recordMark(viewer, { classId, ...back, madeAt: '2026-11-24T10:21:00Z' })
+    await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+    return { id: sessionId, titles: page.stations.map(({ title }) => title), marks: marks - 1 }
+  }
+  const first = await heldOnce(3)
+  const second = await heldOnce(2)
+  const { held } = await harbourPage(viewer, { classId })
+  expect(held.map(({ id, titles, marks }) => ({ id, titles, marks })).sort(byMarks)).toEqual(
+    [first, second].sort(byMarks),
+  )
+  const other = await newClass()
+  expect((await harbourPage(viewer, { classId: other })).held).toEqual([])
+})
+
+const byMarks = (a: { marks: number }, b: { marks: number }) => a.marks - b.marks

@@ -46,3 +46,18 @@ test('what nobody asked for longest is forgotten', async () => {
   await remembered(thread, 'pagesToPrint', about('pile 0'), 1000)
   expect(asked).toHaveLength(32)
 })
+
+test('the same class in two hands is one and the same, and another plan beside it is another job', async () => {
+  const { asked, thread } = counting()
+  const job = (plan: string, context: object) =>
+    remembered(thread, 'workOut', { plan, context } as unknown as Parameters<HeavyJobs['workOut']>[0], 1000)
+  const context = { children: ['Ama', 'Bruno'] }
+  await job('three stations', context)
+  // The thing itself, and another one that says the same.
+  await job('three stations', context)
+  await job('three stations', { children: ['Ama', 'Bruno'] })
+  expect(asked).toHaveLength(1)
+  await job('four stations', context)
+  await job('three stations', { children: ['Ama'] })
+  expect(asked).toHaveLength(3)
+})

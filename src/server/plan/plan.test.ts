@@ -7,6 +7,7 @@ import { countOnShelf, planPage, previewPlan, savePlan } from './plan'
 import { childPage } from '../progress'
 import type { Plan, PlannedStation } from '@/core/planning/session/plan'
 import { recordMark } from '../marks/marks'
+import { takeWay, waysToGoOn } from '../room/replan'
 import { runPage, tapClock } from '../run'
 import { grouped, mark, newClass, openTestSchool, planWith, rowsOf, viewer } from '../testing/school'
 
@@ -303,6 +304,28 @@ test('the next plan begins with the times of the session before, and with its ad
   const next = (await planPage(viewer, { classId })).view!.plan
   expect(next).toMatchObject({ startsAt: '09:10', slotMinutes: 15, adults: 2, around: plan.around })
   expect(next.stations.slice(0, 2).map(({ mode }) => mode)).toEqual(['adult-led', 'adult-near'])
+})
+
+test('a session that was shortened on its day says nothing of how long the next one is', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const hold = async (slotMinutes: number, late: boolean) => {
+    const { view } = await planPage(viewer, { classId })
+    const sessionId = crypto.randomUUID()
+    const plan = { ...view!.plan, slotMinutes }
+    await savePlan(viewer, { classId, sessionId, groupingId: view!.groupingId, plan })
+    await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+    if (late) {
+      const happened = { kind: 'late', minutes: 10 } as const
+      const ways = await waysToGoOn(viewer, { classId, sessionId, happened })
+      const { id } = ways.find(({ kind }) => kind === 'shorten')!
+      await takeWay(viewer, { classId, sessionId, happened, way: id })
+    }
+    await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  }
+  await hold(16, false)
+  await hold(14, true)
+  expect((await planPage(viewer, { classId })).view!.plan.slotMinutes).toBe(16)
 })
 
 test('a kept plan goes on: levels follow what is believed now, but for those the teacher chose', async () => {
