@@ -9,10 +9,12 @@ import {
   isNull,
   lte,
   ne,
+  notExists,
   notInArray,
   or,
   sql,
 } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
 import type { SessionFrame } from '@/core/planning/session/plan'
 import type { StrandId } from '@/core/skills'
 import { jsonList, jsonRow } from '../json-row'
@@ -82,8 +84,18 @@ export async function nextSession({ db, classId }: ClassScope): Promise<StoredSe
 }
 
 /** When the latest session began that was held as it was planned, with its slots and adults; undefined: there is none. */
-export async function usualFrame({ db, classId }: ClassScope): Promise<SessionFrame | undefined> {
+export async function lastFrame({ db, classId }: ClassScope): Promise<SessionFrame | undefined> {
   const { startsAt, slots, slotMinutes, around, adults } = stationSession
+  const changed = alias(stationSession, 'changed')
+  const carriedOver = db
+    .select({ id: changed.id })
+    .from(changed)
+    .where(
+      and(
+        eq(changed.classId, classId),
+        sql`${changed.beforeReplan}->'carried' @> to_jsonb(${stationSession.id}::text)`,
+      ),
+    )
   const [row] = await db
     .select({ startsAt, slots, slotMinutes, around, adults })
     .from(stationSession)
@@ -91,8 +103,9 @@ export async function usualFrame({ db, classId }: ClassScope): Promise<SessionFr
       and(
         eq(stationSession.classId, classId),
         eq(stationSession.state, 'done'),
-        // One that was shortened on its day says nothing of the next.
+        // One that was shortened on its day, or makes up for what was lost then, says nothing of the next.
         isNull(stationSession.beforeReplan),
+        notExists(carriedOver),
       ),
     )
     .orderBy(desc(stationSession.day), desc(startsAt), desc(stationSession.id))

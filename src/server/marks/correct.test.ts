@@ -1,5 +1,6 @@
 import { childPage } from '../progress'
 import { runPage, tapClock } from '../run'
+import { deviceWith } from '../testing/parties'
 import { mark, newClass, openTestSchool, rowsOf, running, viewer } from '../testing/school'
 import { correctRecord } from './correct'
 import { recordMark } from './marks'
@@ -91,6 +92,24 @@ test('a slip of the finger at the station is no correction to be told', async ()
   const tappedAnew = { judged: 'help', corrects: recordId, madeAt: '2026-11-24T10:25:04Z' }
   await recordMark(viewer, { classId, ...mark(visitId, pupilId, tappedAnew) })
   expect((await shown()).records).toMatchObject([{ judged: 'help', was: null }])
+})
+
+test('put right by the teacher, a helper’s device may still hand in what it holds of the same child', async () => {
+  process.env.ISLANDS_CLOCK = tuesday
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const visit = page.visits.find(({ slot }) => slot === 0)!
+  const [{ id: pupilId }] = visit.children
+  const helper = await deviceWith(classId, sessionId, { kind: 'helper' })
+  const observer = crypto.randomUUID()
+  const seen = mark(visit.id, pupilId, { observer, judged: 'notYet' })
+  await recordMark(helper, { classId, ...seen })
+  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  const put = { classId, pupilId, id: crypto.randomUUID(), recordId: seen.id, to: 'own' } as const
+  await correctRecord(viewer, put)
+  // Made before, without a network: kept, but what the teacher put right stands.
+  const late = mark(visit.id, pupilId, { observer, judged: 'help', madeAt: '2026-11-24T10:22:00Z' })
+  expect(await recordMark(helper, { classId, ...late })).toEqual({ standing: put.id })
 })
 
 test('what can’t be put right is refused in words, and nothing is written', async () => {

@@ -53,8 +53,8 @@ export const correctRecord = changingClass(
       ...said,
       id,
       corrects: recordId,
+      // In the name of whoever saw it: a helper's device may still hold marks of its own for the same child.
       adultId: scope.adultId,
-      linkId: null,
       // Later than all before it, whatever the clock of the device was that made those.
       madeAt: new Date(Math.max(now().getTime(), last.madeAt.getTime() + 1)),
     })

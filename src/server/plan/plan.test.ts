@@ -9,7 +9,7 @@ import type { Plan, PlannedStation } from '@/core/planning/session/plan'
 import { recordMark } from '../marks/marks'
 import { takeWay, waysToGoOn } from '../room/replan'
 import { runPage, tapClock } from '../run'
-import { grouped, mark, newClass, openTestSchool, planWith, rowsOf, viewer } from '../testing/school'
+import { grouped, mark, newClass, openTestSchool, planWith, rowsOf, running, viewer } from '../testing/school'
 
 openTestSchool()
 
@@ -306,7 +306,7 @@ test('the next plan begins with the times of the session before, and with its ad
   expect(next.stations.slice(0, 2).map(({ mode }) => mode)).toEqual(['adult-led', 'adult-near'])
 })
 
-test('a session that was shortened on its day says nothing of how long the next one is', async () => {
+test('a session that was shortened on its day, or made up for a lost slot, says nothing of the next one', async () => {
   const classId = await newClass()
   await grouped(classId)
   const hold = async (slotMinutes: number, late: boolean) => {
@@ -325,7 +325,28 @@ test('a session that was shortened on its day says nothing of how long the next 
   }
   await hold(16, false)
   await hold(14, true)
-  expect((await planPage(viewer, { classId })).view!.plan.slotMinutes).toBe(16)
+  const usual = (await planPage(viewer, { classId })).view!.plan
+  expect(usual.slotMinutes).toBe(16)
+
+  // What is lost today is held the next school day, as a session of one slot.
+  const { sessionId, page } = await running(classId)
+  const happened = { kind: 'lost-slot' } as const
+  const ways = await waysToGoOn(viewer, { classId, sessionId, happened })
+  const tomorrow = ways.find(({ kind }) => kind === 'tomorrow')!
+  await takeWay(viewer, { classId, sessionId, happened, way: tomorrow.id })
+  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  const carried = await planPage(viewer, { classId })
+  expect(carried.view!.plan).toMatchObject({ slots: 1, day: '2026-11-25' })
+  process.env.ISLANDS_CLOCK = '2026-11-25T10:00:00Z'
+  await tapClock(viewer, { classId, sessionId: carried.session!.id, tap: 'start', slot: 0 })
+  await tapClock(viewer, { classId, sessionId: carried.session!.id, tap: 'finish', slot: 0 })
+  const next = (await planPage(viewer, { classId })).view!.plan
+  process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+  expect(next).toMatchObject({
+    day: '2026-11-26',
+    slots: Math.max(usual.slots, page.session.slots),
+    slotMinutes: 16,
+  })
 })
 
 test('a kept plan goes on: levels follow what is believed now, but for those the teacher chose', async () => {

@@ -17,7 +17,7 @@ import {
   nextSession,
   sessionOf,
   updateSession,
-  usualFrame,
+  lastFrame,
   type StoredSession,
   notBegun,
 } from '@/data/queries/sessions'
@@ -83,7 +83,7 @@ export const planPage = readingClass(
       }
     const stored = session
       ? carriedOver(planToGoOn(session), keptFor ?? grouping, grouping)
-      : await firstPlan(today, (day) => contextFor(grouping, day), await usualFrame(scope))
+      : await firstPlan(today, (day) => contextFor(grouping, day), await lastFrame(scope))
     const draft = running ? null : onTable
     const lying = draft ? await draftToGoOn(scope, draft.history.now, grouping, today) : stored
     const added = add !== undefined && !running && lying.stations.every(({ gameId }) => gameId !== add)

@@ -4,6 +4,7 @@ import { planAfter, type Loss, type Running, type Way } from '@/core/planning/re
 import type { PlanContext } from '@/core/planning/session/context'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { gameOf } from '@/core/games'
+import { addDays } from '@/core/planning/calendar'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
 import { strandOf, type StrandId } from '@/core/skills'
 import { groupingOf } from '@/data/queries/groupings'
@@ -193,7 +194,7 @@ async function carryOver(scope: ClassScope, session: StoredSession, { dropped }:
   await insertSession(scope, {
     ...session,
     id,
-    day: nextSchoolDay(todayIn(scope.classroom.timeZone)),
+    day: nextSchoolDay(addDays(todayIn(scope.classroom.timeZone), 1)),
     slots: 1,
     ...notBegun,
     stations: session.stations.map((station) => ({ ...station, id: stations.get(station.id)! })),
