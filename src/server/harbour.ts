@@ -34,6 +34,7 @@ export interface HarbourPage {
     from: string
     to: string
     stations: {
+      id: string
       title: string
       gameId: string
       /** The level at hand now; null: nobody is there in this slot. */
@@ -124,6 +125,7 @@ async function comingSession(
     stations: session.stations.map(({ id, gameId, mode }) => {
       const here = now.filter(({ stationId }) => stationId === id)
       return {
+        id,
         title: gameOf(gameId).title,
         gameId,
         levelId: here[0]?.levelId ?? null,

@@ -15,8 +15,8 @@ export function StationList({
     <div className="station-list">
       <p className="small muted">{foot}</p>
       <ul className="rows">
-        {stations.map(({ title, gameId, level, mode, pennants }) => (
-          <li key={gameId}>
+        {stations.map(({ id, title, level, mode, pennants }) => (
+          <li key={id}>
             <span className="grow">
               <strong>{title}</strong>
               <br />
