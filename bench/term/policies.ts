@@ -57,17 +57,27 @@ export interface Policy {
     children: readonly PlannedChild[],
     believed: ReadonlyMap<string, Believed>,
   ): Group[]
-  level(gameId: string, group: readonly PlannedChild[], all: readonly PlannedChild[], pennant: number): number
+  /** Children whom their group's level does not suit play at their own, where the game lets them. */
+  ownLevels?: true
+  /** Along the group: the level each child plays a game at. */
+  levels(
+    gameId: string,
+    group: readonly PlannedChild[],
+    all: readonly PlannedChild[],
+    pennant: number,
+  ): number[]
 }
 
-const levelFitting = (gameId: string, pupils: readonly PlannedChild[]): number =>
+const levelsFitting = (gameId: string, pupils: readonly PlannedChild[], ownLevels: boolean) =>
   levelOfGroup(
     gameId,
     { pupils: [...pupils], pairs: pupils.map(() => null) },
-    'similar',
+    { mode: 'similar', ownLevels },
     null,
     figuresByRules,
-  ).level
+  )
+
+const forAll = (group: readonly PlannedChild[], level: number) => group.map(() => level)
 
 /** The level that brings most of these children into their zone; of those that bring as many the nearest to all. */
 function levelForMost(gameId: string, pupils: readonly PlannedChild[]): number {
@@ -85,7 +95,7 @@ function levelForMost(gameId: string, pupils: readonly PlannedChild[]): number {
 const stay = (groups: Group[]) => groups
 
 /** The level that fitted a group as it was in the first week, by what was believed then, whoever is in it now. */
-function levelsOfWeekOne(): Policy['level'] {
+function levelsOfWeekOne(): Policy['levels'] {
   let begun: ReadonlyMap<string, PlannedChild> | null = null
   const members = new Map<number, string[]>()
   return (gameId, group, all, pennant) => {
@@ -95,10 +105,8 @@ function levelsOfWeekOne(): Policy['level'] {
         pennant,
         group.map(({ id }) => id),
       )
-    return levelFitting(
-      gameId,
-      members.get(pennant)!.map((id) => begun!.get(id)!),
-    )
+    const then = members.get(pennant)!.map((id) => begun!.get(id)!)
+    return forAll(group, levelsFitting(gameId, then, false).level)
   }
 }
 
@@ -111,18 +119,22 @@ export const policies: Record<string, () => Policy> = {
       const best = allRegroupings(regroupingRequest(ids, fitOf(children), groups, [], []), groups).at(-1)
       return best && best.moves.length > 0 ? best.groups : groups
     },
-    level: (gameId, group) => levelFitting(gameId, group),
+    ownLevels: true,
+    levels(gameId, group) {
+      const { level, own } = levelsFitting(gameId, group, true)
+      return own ?? forAll(group, level)
+    },
   }),
   all: () => ({ ...policies.product(), name: 'the same with nothing hidden', knowsAll: true }),
   one: () => ({
     name: 'one level for all',
     regroup: stay,
-    level: (gameId, _group, all) => levelForMost(gameId, all),
+    levels: (gameId, group, all) => forAll(group, levelForMost(gameId, all)),
   }),
   fixed: () => ({
     name: 'groups and levels of week one',
     regroup: stay,
-    level: levelsOfWeekOne(),
+    levels: levelsOfWeekOne(),
   }),
   count: () => ({
     name: 'moved up by counting, levels of week one',
@@ -146,6 +158,6 @@ export const policies: Record<string, () => Policy> = {
       }
       return next
     },
-    level: levelsOfWeekOne(),
+    levels: levelsOfWeekOne(),
   }),
 }

@@ -99,15 +99,16 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
   function session(day: Day, week: number) {
     const all = known(week)
     const byId = new Map(all.map((child) => [child.id, child]))
-    const { plan, levelAt } = planned(day, all, byId)
+    const { plan, levelsAt } = planned(day, all, byId)
     const now = new Map(children.map((child) => [child.id, truth(child, week + weekdays.length / 10)]))
     for (const { slot: _slot, groupId, stationId } of plan.cells!) {
       const station = plan.stations.find(({ id }) => id === stationId)!
       const group = groups.find(({ pennant }) => String(pennant) === groupId)!
-      const { id: levelId } = gameOf(station.gameId).levels[levelAt(station.gameId, group.pennant)]
-      const profile = levelProfile(station.gameId, levelId)
-      const place = stepOfVisit(station.gameId, levelId, 'add')
-      for (const id of group.pupils) {
+      const levels = levelsAt(station.gameId, group.pennant)
+      for (const [position, id] of group.pupils.entries()) {
+        const { id: levelId } = gameOf(station.gameId).levels[levels[position]]
+        const profile = levelProfile(station.gameId, levelId)
+        const place = stepOfVisit(station.gameId, levelId, 'add')
         outcome.childSlots++
         outcome.minutes[place.strand] = (outcome.minutes[place.strand] ?? 0) + plan.slotMinutes
         if (inBand(expectedSuccess(profile, now.get(id)!), ownBand)) outcome.trueZone++
@@ -133,6 +134,7 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
         grouping: {
           id: 'grouping',
           mode: 'similar',
+          ownLevels: policy.ownLevels ?? false,
           groups: groups.map(({ pennant, pupils }) => ({
             id: String(pennant),
             pennant,
@@ -141,19 +143,19 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
           })),
         },
         seatedBefore: [],
-        keptSeats: null,
+        kept: null,
         habits: noHabits,
         room: { inventory: {}, played, marks: [], begun: strandIds.filter(followed), practised, day },
       },
     })
-    const levels = new Map<string, number>()
-    const levelAt = (gameId: string, pennant: number): number => {
+    const levels = new Map<string, number[]>()
+    const levelsAt = (gameId: string, pennant: number): number[] => {
       const key = `${pennant} ${gameId}`
       const { pupils } = groups.find((group) => group.pennant === pennant)!
       if (!levels.has(key))
         levels.set(
           key,
-          policy.level(
+          policy.levels(
             gameId,
             pupils.map((id) => byId.get(id)!),
             all,
@@ -162,7 +164,7 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
         )
       return levels.get(key)!
     }
-    return { plan, levelAt }
+    return { plan, levelsAt }
   }
 
   /** What the product says of each child at the end of a week, held against what is hidden. */

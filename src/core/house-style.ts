@@ -12,6 +12,8 @@ export const houseStyleSchema = z.object({
   skipOrder: skipOrderSchema.default('tens-fives-twos'),
   /** What coins are called. */
   coinage: coinageSchema.default('shells'),
+  /** A child whom its group's level does not suit plays at its own, in games that can be played beside others. */
+  ownLevels: z.boolean().default(true),
   /** A child may play at a screen, and what it answers is kept. */
   digital: z.boolean().default(false),
   /** Strands that the class does not work on now: nothing of them is offered, and what was seen of them is kept. */

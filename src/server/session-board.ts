@@ -2,6 +2,7 @@ import { gameOf } from '@/core/games'
 import type { Away, Finished, Liked, SessionClock, ShownMark } from '@/core/live/session'
 import type { LevelTexts } from '@/core/games/engine/texts'
 import { textsAt } from '@/core/games/texts'
+import { eachItsOwn } from '@/core/grouping/making/mode'
 import type { Seats } from '@/core/planning/seating/partners'
 import { timetable } from '@/core/planning/timetable'
 import { slipReasons, stepOf, type SlipReason, type StepPlace } from '@/core/skills'
@@ -30,6 +31,8 @@ export interface RunVisit {
   pennant: number
   level: string
   levelId: string
+  /** No level is the group's: each child or pair plays at its own. */
+  eachItsOwn: boolean
   step: VisitStep
   /** What an adult at the station needs, of the level that is played. */
   texts: Pick<LevelTexts, 'lookFors' | 'finishEarly' | 'stuck' | 'cautions'> & {
@@ -38,7 +41,7 @@ export interface RunVisit {
   }
   /** Children by the set they play in; one set or none: all together. */
   seats: Seats
-  /** Where children have own ranges, the range, and the step that its marks are about. */
+  /** Of a child that does not play at the group's level, its own, and the step that its marks are about. */
   children: { id: string; name: string; own?: { range: string; step: VisitStep } }[]
 }
 
@@ -167,15 +170,16 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
           return { place, sentence, short, marks: looks }
         }
         const { pennant, pupils } = grouping.groups.find((group) => group.id === groupId)!
-        const ranged = Object.keys(ownLevels).length > 0
+        const each = eachItsOwn(grouping.mode) && Object.keys(ownLevels).length > 0
         return {
           id,
           slot,
           stationId,
           groupId,
           pennant,
-          level: ranged ? 'own ranges' : titleOf(levelId),
+          level: each ? 'own ranges' : titleOf(levelId),
           levelId,
+          eachItsOwn: each,
           step: stepAt(levelId),
           texts: forRun(gameId, levelId),
           seats,
@@ -183,11 +187,12 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
             const name = names.get(pupilId)
             if (!name) return []
             const level = ownLevels[pupilId] ?? levelId
+            const own = each || level !== levelId
             return [
               {
                 id: pupilId,
                 name,
-                ...(ranged ? { own: { range: titleOf(level), step: stepAt(level) } } : {}),
+                ...(own ? { own: { range: titleOf(level), step: stepAt(level) } } : {}),
               },
             ]
           }),

@@ -3,6 +3,7 @@ import { isPressing, suggest, type Suggestion } from '@/core/evidence/suggestion
 import type { Standing } from '@/core/evidence/own-step'
 import type { Seen } from '@/core/evidence/seen'
 import { gameOf } from '@/core/games'
+import { eachItsOwn } from '@/core/grouping/making/mode'
 import { fitCost } from '@/core/grouping/problem/fit-cost'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
 import { whatFits, type WhatFits } from '@/core/planning/what-fits'
@@ -40,7 +41,7 @@ interface Found extends ChildSuggestion {
 function levelPlayed(child: Child, grouping: StoredGrouping): string | null {
   const group = grouping.groups.find(({ pupils }) => pupils.includes(child.id))
   if (!group) return null
-  if (grouping.mode !== 'mixed' && grouping.mode !== 'pairs') return group.levelId
+  if (!eachItsOwn(grouping.mode)) return group.levelId
   const [success] = successAt(grouping.gameId, [child.rightAlone])
   const costs = success.map((share) => fitCost(share, fittingBand))
   return gameOf(grouping.gameId).levels[costs.indexOf(Math.min(...costs))].id

@@ -1,6 +1,7 @@
 import { gameOf } from '../games'
 import { textsAt } from '../games/texts'
 import { groupNames } from '../grouping/pennants'
+import type { PlannedVisit } from '../planning/session/visits'
 import type { PlanView } from '../planning/session/work-out'
 import type { Bundle, PrintItem } from './item'
 import { copiesOf, type Piece } from './piece'
@@ -18,6 +19,13 @@ export interface SessionPapers {
   /** Children whom an adult stays near. */
   near: readonly string[]
 }
+
+const titleOf = (gameId: string, levelId: string): string =>
+  gameOf(gameId).levels.find(({ id }) => id === levelId)?.title ?? levelId
+
+/** The level a group plays at, in words. */
+const groupLevel = ({ eachItsOwn, levelTitle }: PlannedVisit): string =>
+  eachItsOwn ? 'own ranges' : levelTitle
 
 /** Papers of a session for the room and its adults: none of them is needed to play. */
 export function sessionPapers(papers: SessionPapers): Bundle {
@@ -45,12 +53,22 @@ export function sessionPapers(papers: SessionPapers): Bundle {
   const firstLevel = (stationId: string, gameId: string) =>
     comingTo(stationId)[0]?.levelId ?? gameOf(gameId).levels[0].id
   /** The groups that come to a station with their levels, in the order in which they come. */
-  const levelsAt = (stationId: string) =>
-    comingTo(stationId).map((visit) => ({
-      group: groupNames[pennantOf.get(visit.groupId)!],
-      level: visit.ranges.length > 0 ? 'own ranges' : visit.levelTitle,
-    }))
-  const oneLevelAt = (stationId: string) => new Set(levelsAt(stationId).map(({ level }) => level)).size <= 1
+  const levelsAt = (stationId: string, gameId: string) =>
+    comingTo(stationId).map((visit) => {
+      const own = visit.eachItsOwn
+        ? []
+        : Object.entries(visit.ownLevels).flatMap(([child, levelId]) => {
+            const name = nameOf.get(child)
+            return name === undefined ? [] : [`${name} ${titleOf(gameId, levelId)}`]
+          })
+      return {
+        group: groupNames[pennantOf.get(visit.groupId)!],
+        level: groupLevel(visit) + (own.length > 0 ? ` (${own.join(', ')})` : ''),
+      }
+    })
+  const oneLevelAt = (stationId: string) =>
+    new Set(comingTo(stationId).flatMap(({ levelId, ownLevels }) => [levelId, ...Object.values(ownLevels)]))
+      .size <= 1
   const nameOf = new Map(groups.flatMap(({ children }) => children.map(({ id, name }) => [id, name])))
   const pennantOf = new Map(groups.map(({ id, pennant }) => [id, pennant]))
 
@@ -66,15 +84,12 @@ export function sessionPapers(papers: SessionPapers): Bundle {
             return {
               time: `${from} – ${to}`,
               pennant: pennantOf.get(visit.groupId)!,
-              level: visit.ranges.length > 0 ? 'own ranges' : visit.levelTitle,
+              level: groupLevel(visit),
               step: stepAt(gameId, visit.levelId),
               children: visit.seats.flat().flatMap((child) => {
                 const name = nameOf.get(child)
                 const own = visit.ownLevels[child]
-                const range = own
-                  ? (gameOf(gameId).levels.find((level) => level.id === own)?.title ?? null)
-                  : null
-                return name === undefined ? [] : [{ name, range }]
+                return name === undefined ? [] : [{ name, range: own ? titleOf(gameId, own) : null }]
               }),
             }
           }),
@@ -94,7 +109,7 @@ export function sessionPapers(papers: SessionPapers): Bundle {
           steps: texts.steps.map(([, words]) => words),
           lookFor: texts.lookFors[0],
           stuck: texts.stuck,
-          levels: oneLevelAt(id) ? [] : levelsAt(id),
+          levels: oneLevelAt(id) ? [] : levelsAt(id, gameId),
         }
       }),
       near,
@@ -105,7 +120,7 @@ export function sessionPapers(papers: SessionPapers): Bundle {
     stations.map(({ id, gameId }, position) => {
       const game = gameOf(gameId)
       const level = game.levels.find((one) => one.id === firstLevel(id, gameId))!
-      // All who come read it: with a level of its own for each group it names none.
+      // All who come read it: where not all play at one level it names none.
       return stationSign(position + 1, game, oneLevelAt(id) ? level.title : null, level.params)
     })
   const slips = () =>

@@ -1,6 +1,7 @@
 import { gameOf } from '@/core/games'
 import type { Group, Groups } from '@/core/grouping/groups'
 import { cheapestLevel } from '@/core/grouping/problem/problem'
+import { eachItsOwn } from '@/core/grouping/making/mode'
 import { propose } from '@/core/grouping/making/propose'
 import { problemOfRequest, type GroupingRequest } from '@/core/grouping/request'
 import { ContradictoryLimits } from '@/core/grouping/problem/units'
@@ -43,7 +44,7 @@ function standingGroups({ groups, gameId }: StoredGrouping, children: readonly s
 export function shownStanding(standing: StoredGrouping, request: GroupingRequest): Groups {
   const groups = standingGroups(standing, request.children)
   const pairs = Object.assign({}, ...standing.groups.map((group) => group.pairs)) as Record<string, number>
-  if (standing.mode !== 'mixed' && standing.mode !== 'pairs') return { groups, own: {}, pairs: {} }
+  if (!eachItsOwn(standing.mode)) return { groups, own: {}, pairs: {} }
   return { groups, own: ownLevels(request, pairs), pairs }
 }
 

@@ -26,11 +26,16 @@ const limitMs = 60_000
 const soonMs = 300
 
 /** The groups of a grouping with the children who are still in the class. */
-function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child[]): PlannedGrouping {
+function groupsOf(
+  { id, mode, groups }: StoredGrouping,
+  children: readonly Child[],
+  ownLevels: boolean,
+): PlannedGrouping {
   const byId = new Map(children.map((child) => [child.id, child]))
   return {
     id,
     mode,
+    ownLevels,
     groups: groups.map(({ id: groupId, pennant, pupils, pairs }) => {
       const present = pupils.filter((pupilId) => byId.has(pupilId))
       return {
@@ -50,22 +55,23 @@ function groupsOf({ id, mode, groups }: StoredGrouping, children: readonly Child
 export async function readClass(scope: ClassScope) {
   const today = todayIn(scope.classroom.timeZone)
   const lately = addDays(today, -latelyDays)
-  const [children, inventory, played, seatedBefore, marks, habits, { leftAside }] = await Promise.all([
-    childrenOf(scope),
-    inventoryOf(scope),
-    playedIn(scope),
-    seatedSince(scope, lately),
-    marksSince(scope, lately),
-    habitsOf(scope),
-    houseStyleOf(scope),
-  ])
+  const [children, inventory, played, seatedBefore, marks, habits, { leftAside, ownLevels }] =
+    await Promise.all([
+      childrenOf(scope),
+      inventoryOf(scope),
+      playedIn(scope),
+      seatedSince(scope, lately),
+      marksSince(scope, lately),
+      habitsOf(scope),
+      houseStyleOf(scope),
+    ])
   const begun = offered(begunBy(children), leftAside)
   return {
     children,
     contextFor: (grouping: StoredGrouping, day: Day): PlanContext & { room: Room } => ({
-      grouping: groupsOf(grouping, children),
+      grouping: groupsOf(grouping, children, ownLevels),
       seatedBefore,
-      keptSeats: null,
+      kept: null,
       habits,
       room: { inventory, played, marks, begun, practised: practisedBy(children), day },
     }),
@@ -122,11 +128,17 @@ export function workOutSession(
   children: readonly Child[],
   habits: Habits,
 ): Promise<PlanView> {
-  const keptSeats = session.visits.map(({ slot, groupId, seats }) => ({ slot, groupId, seats }))
+  const kept = session.visits.map(({ slot, groupId, seats, ownLevels }) => ({
+    slot,
+    groupId,
+    seats,
+    ownLevels,
+  }))
   return workOutPlan(planOf(session), {
-    grouping: groupsOf(grouping, children),
+    // Levels are the session's own, as it was kept.
+    grouping: groupsOf(grouping, children, false),
     seatedBefore: [],
-    keptSeats,
+    kept,
     habits,
     room: null,
   })

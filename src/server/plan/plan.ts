@@ -156,8 +156,18 @@ async function draftToGoOn(
 const levelsMoved = (session: StoredSession, { visits }: PlanView) =>
   visits.some((visit) => {
     const kept = session.visits.find(({ slot, groupId }) => slot === visit.slot && groupId === visit.groupId)
-    return kept !== undefined && kept.stationId === visit.stationId && kept.levelId !== visit.levelId
+    return (
+      kept !== undefined &&
+      kept.stationId === visit.stationId &&
+      (kept.levelId !== visit.levelId || !sameLevels(kept.ownLevels, visit.ownLevels))
+    )
   })
+
+type OwnLevels = StoredSession['visits'][number]['ownLevels']
+
+/** Whether the same children play at the same levels of their own. */
+const sameLevels = (one: OwnLevels, other: OwnLevels): boolean =>
+  Object.keys({ ...one, ...other }).every((pupilId) => one[pupilId] === other[pupilId])
 
 const plannedForSchema = classIdSchema.extend({
   /** The groups the plan was made for. */

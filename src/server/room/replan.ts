@@ -4,6 +4,7 @@ import { planAfter, type Loss, type Running, type Way } from '@/core/planning/re
 import type { PlanContext } from '@/core/planning/session/context'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { gameOf } from '@/core/games'
+import { levelBeside } from '@/core/planning/session/levels'
 import { addDays } from '@/core/planning/calendar'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
 import { strandOf, type StrandId } from '@/core/skills'
@@ -23,6 +24,7 @@ import {
 import { tellOf } from '@/data/queries/telling'
 import type { ClassScope } from '@/data/scope'
 import { classIdSchema } from '../classes'
+import { levelProfile } from '../figures'
 import { todayIn } from '../clock'
 import { planThread } from '../heavy/threads'
 import { planOf, readClass, workOutPlan } from '../plan/context'
@@ -128,9 +130,9 @@ export const takeWay = preparedChange(
     const { session, running, context } = await readRunning(scope, sessionId)
     const chosen = (await waysFor(running, happened, context)).find(({ id }) => id === way)
     const view = chosen && (await workOutPlan(planAfter(running, chosen), context))
-    return { session, running, chosen, view }
+    return { session, running, chosen, view, context }
   },
-  async (scope, { session, running, chosen, view }, { sessionId }) => {
+  async (scope, { session, running, chosen, view, context }, { sessionId }) => {
     const locked = await lockSession(scope, sessionId)
     const now = await sessionOf(scope, sessionId)
     if (!locked || !now) throw new NotHere()
@@ -139,7 +141,7 @@ export const takeWay = preparedChange(
       throw new Refused('The session has moved on meanwhile. Look at the ways again.')
     const visits = now.visits.flatMap((visit) => {
       if (chosen.dropped.includes(visit.id)) return []
-      return [visitAfter(visit, chosen, running, view)]
+      return [visitAfter(visit, chosen, running, view, context)]
     })
     const before = wayBack(now) ?? beforeOf(now)
     const carried = chosen.kind === 'tomorrow' ? await carryOver(scope, now, chosen) : null
@@ -157,13 +159,33 @@ export const takeWay = preparedChange(
 
 type Visit = StoredSession['visits'][number]
 
-/** A visit as it is after a change: moved to another station it is at the level that fits there. */
-function visitAfter(visit: Visit, { moved, joins }: Way, { plan }: Running, view: PlanView): Visit {
+/** A visit as it is after a change: moved to another station it is at the level that fits there, as is who joins it. */
+function visitAfter(
+  visit: Visit,
+  { moved, joins }: Way,
+  { plan }: Running,
+  view: PlanView,
+  { grouping }: PlanContext,
+): Visit {
   const now = moved.find(({ visitId }) => visitId === visit.id)
   const joining = joins.filter(({ visitIds }) => visitIds.includes(visit.id)).map(({ pupilId }) => pupilId)
   if (joining.length > 0) {
-    const { players } = gameOf(plan.stations.find(({ id }) => id === visit.stationId)!.gameId)
-    return { ...visit, seats: seatedToo(visit.seats, joining, players.max) }
+    const {
+      id: gameId,
+      players,
+      levels,
+    } = gameOf(plan.stations.find(({ id }) => id === visit.stationId)!.gameId)
+    const theirs = levels.findIndex(({ id }) => id === visit.levelId)
+    const children = grouping.groups.flatMap(({ pupils }) => pupils.filter(({ id }) => joining.includes(id)))
+    const own = children.flatMap((child): [string, string][] => {
+      const level = levelBeside(gameId, child, Math.max(0, theirs), grouping, { profile: levelProfile })
+      return level === theirs ? [] : [[child.id, levels[level].id]]
+    })
+    return {
+      ...visit,
+      seats: seatedToo(visit.seats, joining, players.max),
+      ownLevels: { ...visit.ownLevels, ...Object.fromEntries(own) },
+    }
   }
   if (!now) return visit
   if (now.stationId === visit.stationId) return { ...visit, slot: now.slot }

@@ -123,6 +123,24 @@ export function HouseStyleSheet({
           ))}
         </div>
       </fieldset>
+      <fieldset className="style-choice">
+        <legend>Does everybody in a group play at its level?</legend>
+        <Form.Check
+          type="switch"
+          id="own-levels"
+          checked={edited.ownLevels}
+          onChange={({ target }) => setEdited({ ...edited, ownLevels: target.checked })}
+          label={
+            <>
+              Own levels
+              <span className="tiny muted">
+                A child whom the level does not suit plays at the nearest that does, beside the others, in
+                games that can be played alone.
+              </span>
+            </>
+          }
+        />
+      </fieldset>
       <Choice
         title="What are coins called?"
         name="coinage"

@@ -26,7 +26,8 @@ export function placeByHand(plan: PlacedPlan, at: At, stationId: string | null):
 
 export const pin = (plan: PlacedPlan, at: At, pinned: boolean): Change => changed(plan, at, { pinned })
 
-export const chooseLevel = (plan: PlacedPlan, at: At, levelId: string): Change =>
+/** One level for all of a group; null: what fits. */
+export const chooseLevel = (plan: PlacedPlan, at: At, levelId: string | null): Change =>
   changed(plan, at, { levelId })
 
 /**

@@ -11,7 +11,7 @@ import type { At } from './placing'
 
 interface Changes {
   onPlace: (at: At, stationId: string | null) => void
-  onLevel: (at: At, levelId: string) => void
+  onLevel: (at: At, levelId: string | null) => void
   onPin: (at: At, on: boolean) => void
 }
 
@@ -113,11 +113,11 @@ function Visit({
   where: string
   onLevel: Changes['onLevel']
 }) {
-  const { slot, groupId, stationId, levelId, ranges, sets, zone, short } = visit
+  const { slot, groupId, stationId, levelId, levelTitle, chosen, ranges, sets, zone, short } = visit
   const { title, levels } = view.stations.find(({ id }) => id === stationId)!
   return (
     <>
-      {ranges.length > 0 ? (
+      {visit.eachItsOwn ? (
         <div className="tiny own-ranges">
           {ranges.map(({ title: level, children: there }) => `${there} × ${level}`).join(', ')}
         </div>
@@ -125,12 +125,26 @@ function Visit({
         <Form.Select
           size="sm"
           aria-label={`${where}, ${title}: level`}
-          value={levelId}
-          onChange={({ target }) => onLevel({ slot, groupId }, target.value)}
+          value={chosen ? levelId : ''}
+          onChange={({ target }) => onLevel({ slot, groupId }, target.value || null)}
         >
-          <Options all={levels} chosen={levelId} />
+          <Options
+            all={[{ id: '', title: chosen ? 'what fits' : levelTitle }]}
+            chosen={chosen ? levelId : ''}
+          />
+          <optgroup label="One level for all">
+            <Options all={levels} chosen={chosen ? levelId : ''} />
+          </optgroup>
         </Form.Select>
       )}
+      {!visit.eachItsOwn &&
+        ranges
+          .filter((range) => range.levelId !== levelId)
+          .map((range) => (
+            <div key={range.levelId} className="tiny">
+              {namesAt(view, visit, range.levelId).join(', ')}: {range.title}
+            </div>
+          ))}
       <div className="tiny muted">
         {zoneInShort(zone)} <span className="nowrap">· {sets.join(' + ')}</span>
       </div>
@@ -138,6 +152,13 @@ function Visit({
     </>
   )
 }
+
+/** Who of a group plays at a level of its own. */
+const namesAt = (view: PlanView, { groupId, ownLevels }: PlannedVisit, levelId: string): string[] =>
+  view.groups
+    .find(({ id }) => id === groupId)!
+    .children.filter(({ id }) => ownLevels[id] === levelId)
+    .map(({ name }) => name)
 
 /** A game that is over long before the slot: how many fit into it, or which level takes longer. */
 const shortInWords = ({ usualMinutes, games, longer }: ShortGame) =>

@@ -33,6 +33,11 @@ export function PlanNotes({ view }: { view: PlanView }) {
     const { title } = view.stations.find(({ id }) => id === visit.stationId)!
     again.set(title, (again.get(title) ?? new Set()).add(groupId))
   }
+  const ownLevels = new Set(
+    view.visits.flatMap((visit) => (visit.eachItsOwn ? [] : Object.keys(visit.ownLevels))),
+  )
+  const namesOf = (ids: ReadonlySet<string>) =>
+    view.groups.flatMap(({ children }) => children.filter(({ id }) => ids.has(id)).map(({ name }) => name))
   const divided = view.visits.filter(({ seats }) => seats.length > 1)
   const list = (pennants: readonly number[]) => pennants.map((pennant) => groupNames[pennant]).join(', ')
   return (
@@ -71,6 +76,15 @@ export function PlanNotes({ view }: { view: PlanView }) {
                     : `${title} to ${list(pennants)}`,
                 )
                 .join('; ')}
+            </dd>
+          </>
+        )}
+        {ownLevels.size > 0 && (
+          <>
+            <dt>Own levels</dt>
+            <dd>
+              {namesOf(ownLevels).join(', ')}: where their group’s level does not suit them they play at the
+              nearest that does, beside the others. Choose a level in a cell to have all play it.
             </dd>
           </>
         )}

@@ -79,7 +79,7 @@ export function StationColumn({
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">
           <div className="step small">
-            {visit.children.some(({ own }) => own) ? (
+            {visit.eachItsOwn ? (
               <strong>Own range for each</strong>
             ) : (
               <>

@@ -7,3 +7,6 @@ import { z } from 'zod'
 export const groupingModeSchema = z.enum(['similar', 'mixed', 'pairs', 'hand'])
 
 export type GroupingMode = z.infer<typeof groupingModeSchema>
+
+/** No level is the group's: every child, or every pair, plays at its own. */
+export const eachItsOwn = (mode: GroupingMode): boolean => mode === 'mixed' || mode === 'pairs'

@@ -3,7 +3,7 @@ import { splitIntoSets } from '../../games/engine/sets'
 import { fitCost } from '../../grouping/problem/fit-cost'
 import { ownBand } from '../../evidence/fit'
 import type { Figures, PlanContext } from '../session/context'
-import { mainStrand, successAt } from '../session/levels'
+import { levelBeside, mainStrand, successAt } from '../session/levels'
 import { likelyEnough } from '../session/visits'
 import { workOut, type PlanView } from '../session/work-out'
 import { changesFor, closings, toClose } from './changes'
@@ -116,7 +116,7 @@ export function weighed(
 const plannerCost = ({ costs }: PlanView) =>
   costs.reduce((sum, { rule, cost }) => sum + (rule === 'unplaced' ? 0 : cost), 0)
 
-/** What it costs a child to play at another group’s levels; null: there is no room for one more. */
+/** What it costs a child to play beside another group; null: there is no room for one more. */
 function joinCost(
   running: Running,
   { joins }: Change,
@@ -135,9 +135,13 @@ function joinCost(
       const sets = splitIntoSets(children, game.players)
       if (places !== null && children > places) return null
       if (!sets.every((size) => size >= game.players.min && size <= game.players.max)) return null
-      const [success] = successAt(gameId, [child], figures)
-      // It plays at its own level of the game, beside theirs.
-      cost += Math.min(...success.map((share) => fitCost(share, ownBand)))
+      const cell = running.plan.cells.find((one) => one.slot === visit.slot && one.groupId === visit.groupId)!
+      const theirs = Math.max(
+        0,
+        game.levels.findIndex(({ id }) => id === cell.levelId),
+      )
+      const level = levelBeside(gameId, child, theirs, context.grouping, figures)
+      cost += fitCost(successAt(gameId, [child], figures)[0][level], ownBand)
     }
   }
   return cost

@@ -3,7 +3,7 @@ import { splitIntoSets } from '../../games/engine/sets'
 import type { StrandId } from '../../skills'
 import { schoolDaysBetween, type Day } from '../calendar'
 import { usualCoolDown } from '../plan/problem'
-import type { Figures, PlanContext, PlannedGroup, Room } from './context'
+import type { Figures, LevelsWithin, PlannedGroup, Room } from './context'
 import { likingOf, type Habits } from './habits'
 import { levelOfGroup, misfitOf, type GroupLevel } from './levels'
 import { finishOf, likelyEnough } from './visits'
@@ -30,10 +30,10 @@ export interface Candidate {
 /** Games that all groups could play and that practise what the class has begun. */
 export const candidatesFor = (
   groups: readonly PlannedGroup[],
-  mode: PlanContext['grouping']['mode'],
+  within: LevelsWithin,
   room: Room | null,
   figures: Figures,
-): Candidate[] => games.flatMap((game) => candidateOf(game, groups, mode, room, figures) ?? [])
+): Candidate[] => games.flatMap((game) => candidateOf(game, groups, within, room, figures) ?? [])
 
 /** Those that are worth to be looked at closely: the ones that fit best, and the quiet ones among those. */
 export function lookedAtClosely(candidates: readonly Candidate[]): Candidate[] {
@@ -79,7 +79,7 @@ const playedOn = (room: Room | null, gameId: string, day: Day | null) =>
 function candidateOf(
   game: AnyGame,
   groups: readonly PlannedGroup[],
-  mode: PlanContext['grouping']['mode'],
+  within: LevelsWithin,
   room: Room | null,
   figures: Figures,
 ): Candidate | null {
@@ -90,7 +90,7 @@ function candidateOf(
     ),
   )
   if (!playable) return null
-  const at = groups.map((group) => levelOfGroup(game.id, group, mode, null, figures))
+  const at = groups.map((group) => levelOfGroup(game.id, group, within, null, figures))
   const levels = at.map(({ level }) => game.levels[level].id)
   const shares = new Map<StrandId, number>()
   for (const level of levels)

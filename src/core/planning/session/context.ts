@@ -25,9 +25,15 @@ export interface PlannedGroup {
   pairs: (number | null)[]
 }
 
-export interface PlannedGrouping {
-  id: string
+/** How levels are given within groups. */
+export interface LevelsWithin {
   mode: GroupingMode
+  /** A child whom its group's level does not suit plays at its own, where the game can be played beside others. */
+  ownLevels: boolean
+}
+
+export interface PlannedGrouping extends LevelsWithin {
+  id: string
   groups: PlannedGroup[]
 }
 
@@ -55,15 +61,21 @@ export interface Room {
   day: Day
 }
 
-/** Seats that stay, by slot and group; null: groups are seated anew, with the seats of before in mind. */
-export type KeptSeats = readonly { slot: number; groupId: string; seats: string[][] }[]
+/** What a session was kept with, by slot and group: who sits with whom, and who plays at another level than its group. */
+export type KeptVisits = readonly {
+  slot: number
+  groupId: string
+  seats: string[][]
+  ownLevels: Record<string, string>
+}[]
 
 /** What a plan is worked out from beside itself: plain data, so that it can be handed to another thread. */
 export interface PlanContext {
   grouping: PlannedGrouping
   /** Who played with whom in the weeks before, oldest first. */
   seatedBefore: readonly SeatedBefore[]
-  keptSeats: KeptSeats | null
+  /** What stays as it was kept; null: groups are seated anew, with the seats of before in mind, at the levels of now. */
+  kept: KeptVisits | null
   /** Null: a plan that is only run or looked at, whose rules nobody asks about. */
   room: Room | null
   /** What the class has shown of itself at its stations. */

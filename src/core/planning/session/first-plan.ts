@@ -56,7 +56,7 @@ export function firstPlan(
   const figures = atPace(measured, habits.pace.factor)
   const groups = grouping.groups.filter(({ pupils }) => pupils.length > 0)
   const count = Math.max(1, Math.min(mostStations, groups.length))
-  const candidates = candidatesFor(groups, grouping.mode, room, figures)
+  const candidates = candidatesFor(groups, grouping, room, figures)
   const chosen: Candidate[] = []
   /** The least noise that so many of the games make which may still be chosen. */
   const leastNoise = (of: readonly Candidate[], count: number) =>

@@ -16,7 +16,7 @@ const levelOfGroup = (
   group: Parameters<typeof levelBy>[1],
   mode: GroupingMode,
   chosen: number | null,
-) => levelBy(gameId, group, mode, chosen, figures)
+) => levelBy(gameId, group, { mode, ownLevels: false }, chosen, figures)
 
 /** A child that is right alone by one ability on every strand, in logits. */
 function childAt(id: string, ability: number): PlannedChild {

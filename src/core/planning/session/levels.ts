@@ -1,16 +1,16 @@
 import { expectedSuccess, ownBand } from '../../evidence/fit'
-import { gameOf } from '../../games'
+import { gameOf, type AnyGame } from '../../games'
 import { inBand } from '../../grouping/problem/fit-cost'
 import { countInZone, type InZone } from '../../grouping/in-zone'
-import type { GroupingMode } from '../../grouping/making/mode'
+import { eachItsOwn } from '../../grouping/making/mode'
 import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem/problem'
 import type { StrandId } from '../../skills'
-import type { Figures, PlannedChild, PlannedGroup } from './context'
+import type { Figures, LevelsWithin, PlannedChild, PlannedGroup } from './context'
 
 /** The level at which a group plays a game, and who plays at another. */
 export interface GroupLevel {
   level: number
-  /** Along the group: level of each child where they have own ranges in the same game. */
+  /** Along the group: level of each child where not all play at the group's. */
   own: number[] | null
   /** Of all children, known or not, those in their zone by what is believed of them: what a plan is made by. */
   fitting: number
@@ -53,48 +53,108 @@ export function successAt(
   return children.map(({ rightAlone }) => profiles.map((profile) => expectedSuccess(profile, rightAlone)))
 }
 
+/** One child can play it by itself: so it can also play beside others, at another level with things of its own. */
+export const playedBeside = ({ room, interaction }: AnyGame): boolean =>
+  room.alone && !room.whole && interaction !== 'contest'
+
 /**
- * What a group comes to at a game: one level for all, or in mixed groups and pairs each child's own, of
- * which the commonest stands for the group.
- * @param chosen the level the teacher set herself; null: the one that fits
+ * What a group comes to at a game: one level for all but those whom it does not suit and another one would, where
+ * the game can be played beside others; in mixed groups and pairs each child's own, of which the commonest stands
+ * for the group.
+ * @param chosen the level the teacher set for all herself; null: the one that fits
  */
 export function levelOfGroup(
   gameId: string,
   { pupils, pairs }: Pick<PlannedGroup, 'pupils' | 'pairs'>,
-  mode: GroupingMode,
+  { mode, ownLevels }: LevelsWithin,
   chosen: number | null,
   figures: Pick<Figures, 'profile'>,
 ): GroupLevel {
   const success = successAt(gameId, pupils, figures)
-  const sum = (at: (child: number) => number) =>
-    pupils.reduce((total, _, child) => total + success[child][at(child)], 0)
   const strand = mainStrand(gameId, figures)
-  const of = (level: number, at: (child: number) => number, own: number[] | null): GroupLevel => {
-    const there = pupils.map(({ notKnown }, child) => ({
-      success: success[child][at(child)],
-      known: !notKnown.includes(strand),
-    }))
-    return {
+  const at = (level: number, own: number[]) => comesTo(pupils, success, strand, level, own)
+  const forAll = (level: number) =>
+    at(
       level,
-      own,
-      fitting: there.filter((child) => inBand(child.success, ownBand)).length,
-      zone: countInZone(there),
-      tooHard: there.filter((child) => child.known && child.success < hard).length,
-      success: pupils.length === 0 ? 0 : sum(at) / pupils.length,
-    }
-  }
-  if (chosen !== null) return of(chosen, () => chosen, null)
+      pupils.map(() => level),
+    )
+  if (chosen !== null) return forAll(chosen)
+  if (pupils.length === 0) return forAll(0)
   const cheapest = levelFinder(gameId, success)
   const all = pupils.map((_, child) => child)
-  if (mode !== 'mixed' && mode !== 'pairs') {
-    const level = pupils.length === 0 ? 0 : cheapest(all)
-    return of(level, () => level, null)
+  if (eachItsOwn(mode)) {
+    const own = all.map((child) => {
+      const pair = pairs[child]
+      return cheapest(pair === null ? [child] : all.filter((other) => pairs[other] === pair))
+    })
+    return at(commonest(own), own)
   }
-  const own = all.map((child) => {
-    const pair = pairs[child]
-    return cheapest(pair === null ? [child] : all.filter((other) => pairs[other] === pair))
-  })
-  return of(commonest(own), (child) => own[child], own)
+  const level = cheapest(all)
+  if (!ownLevels || !playedBeside(gameOf(gameId))) return forAll(level)
+  return at(
+    level,
+    pupils.map((child, i) => suiting(child, success[i], strand, level)),
+  )
+}
+
+/** The level at which a child plays who comes to a group that plays at some level. */
+export function levelBeside(
+  gameId: string,
+  child: PlannedChild,
+  level: number,
+  { mode, ownLevels }: LevelsWithin,
+  figures: Pick<Figures, 'profile'>,
+): number {
+  const success = successAt(gameId, [child], figures)
+  if (eachItsOwn(mode)) return levelFinder(gameId, success)([0])
+  if (!ownLevels || !playedBeside(gameOf(gameId))) return level
+  return suiting(child, success[0], mainStrand(gameId, figures), level)
+}
+
+/** What a group comes to at levels that are given. @param own along the group */
+export function levelsGiven(
+  gameId: string,
+  pupils: PlannedGroup['pupils'],
+  level: number,
+  own: number[],
+  figures: Pick<Figures, 'profile'>,
+): GroupLevel {
+  return comesTo(pupils, successAt(gameId, pupils, figures), mainStrand(gameId, figures), level, own)
+}
+
+function comesTo(
+  pupils: PlannedGroup['pupils'],
+  success: readonly number[][],
+  strand: StrandId,
+  level: number,
+  own: number[],
+): GroupLevel {
+  const there = pupils.map(({ notKnown }, child) => ({
+    success: success[child][own[child]],
+    known: !notKnown.includes(strand),
+  }))
+  return {
+    level,
+    own: own.some((one) => one !== level) ? own : null,
+    fitting: there.filter((child) => inBand(child.success, ownBand)).length,
+    zone: countInZone(there),
+    tooHard: there.filter((child) => child.known && child.success < hard).length,
+    success: there.reduce((sum, child) => sum + child.success, 0) / Math.max(1, pupils.length),
+  }
+}
+
+/** The group's level if it suits a child, or none does; else the one nearest to it that does. */
+function suiting(
+  { notKnown }: Pick<PlannedChild, 'notKnown'>,
+  success: readonly number[],
+  strand: StrandId,
+  level: number,
+): number {
+  // Of a child of whom too little was seen nobody can say that the group's level does not suit it.
+  if (notKnown.includes(strand)) return level
+  const fitting = success.flatMap((share, at) => (inBand(share, ownBand) ? [at] : []))
+  if (fitting.length === 0 || fitting.includes(level)) return level
+  return fitting.reduce((best, at) => (Math.abs(at - level) < Math.abs(best - level) ? at : best))
 }
 
 /** The level that costs some children of the group least by fit. */

@@ -40,10 +40,11 @@ function visitOf(pupils: PlannedChild[], levelId: string | null, by = figures())
     grouping: {
       id: 'grouping',
       mode: 'similar',
+      ownLevels: true,
       groups: [{ id: 'g', pennant: 0, pupils, pairs: pupils.map(() => null) }],
     },
     seatedBefore: [],
-    keptSeats: null,
+    kept: null,
     habits: noHabits,
     room: null,
   }

@@ -27,7 +27,7 @@ export function otherGames(
 ): OtherGame[] {
   const figures = atPace(measured, habits.pace.factor)
   const groups = grouping.groups.filter(({ pupils }) => pupils.length > 0)
-  return lookedAtClosely(candidatesFor(groups, grouping.mode, room, figures).filter(cooledDown(room)))
+  return lookedAtClosely(candidatesFor(groups, grouping, room, figures).filter(cooledDown(room)))
     .filter((one) => misfits(one, groups, slotMinutes, figures).length * 2 <= groups.length)
     .map((one) => ({ one, worth: worthOf(one, groups, room, slotMinutes, figures, habits) }))
     .sort((a, b) => b.worth - a.worth)

@@ -51,7 +51,7 @@ test('pairs within reach stay pairs, and are no breach', () => {
 })
 
 test('a kept session has the seats it was kept with; one of before there were any is seated anew', () => {
-  const kept = (seats: string[][]) => keptSeater([{ slot: 1, groupId: 'g', seats }], 'similar')
+  const kept = (seats: string[][]) => keptSeater([{ slot: 1, groupId: 'g', seats, ownLevels: {} }], 'similar')
   const there = [{ slot: 1, sets: [2, 2] }]
   const stored = kept([
     ['a', 'd'],

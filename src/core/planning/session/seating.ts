@@ -2,7 +2,7 @@ import { seededChance } from '../../chance/chance'
 import type { GroupingMode } from '../../grouping/making/mode'
 import { Meetings, pairsAgain, type Seats } from '../seating/partners'
 import { seatVisits } from '../seating/seat'
-import type { KeptSeats, PlannedGroup } from './context'
+import type { KeptVisits, PlannedGroup } from './context'
 import type { SeatedBefore } from './past'
 import type { PlannedVisit, UnseatedVisit } from './visits'
 
@@ -79,7 +79,7 @@ export const seaterFrom =
   }
 
 /** The seats a session was kept with; sessions of before there were seats are seated anew. */
-export function keptSeater(kept: KeptSeats, mode: GroupingMode): Seater {
+export function keptSeater(kept: KeptVisits, mode: GroupingMode): Seater {
   const anew = seaterFrom(partnersPast([]), mode)
   return (group, visits) => {
     const here = new Set(group.pupils.map(({ id }) => id))

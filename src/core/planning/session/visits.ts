@@ -1,9 +1,10 @@
 import { gameOf } from '../../games'
 import { splitIntoSets } from '../../games/engine/sets'
 import type { InZone } from '../../grouping/in-zone'
+import { eachItsOwn, type GroupingMode } from '../../grouping/making/mode'
 import type { Seats } from '../seating/partners'
-import type { Figures, PlannedGroup, PlannedGrouping } from './context'
-import { levelOfGroup, type GroupLevel } from './levels'
+import type { Figures, KeptVisits, PlannedGroup, PlannedGrouping } from './context'
+import { levelOfGroup, levelsGiven, type GroupLevel } from './levels'
 import { stationAt, type Cell, type Plan } from './plan'
 
 /** A game that takes less than a third of its slot: what then. */
@@ -22,7 +23,9 @@ export interface PlannedVisit {
   groupId: string
   levelId: string
   levelTitle: string
-  /** Where children have own ranges: each level with how many play at it; empty: one level for all. */
+  /** No level is the group's: each child or pair has a range of its own. */
+  eachItsOwn: boolean
+  /** Where not all play at one level: each level with how many play at it; empty: one level for all. */
   ranges: { levelId: string; title: string; children: number }[]
   /** Level of each child who plays at another than the group's. */
   ownLevels: Record<string, string>
@@ -54,17 +57,25 @@ export class LevelTable {
     private readonly plan: Plan,
     private readonly grouping: PlannedGrouping,
     readonly figures: Figures,
+    /** Levels of children that stay as a session was kept with them; null: those of now. */
+    private readonly kept: KeptVisits | null = null,
   ) {
     this.groups = new Map(grouping.groups.map((group) => [group.id, group]))
   }
 
-  /** At the level that fits, or at the one the teacher chose for the cell. */
-  of({ stationId, groupId, levelId }: Cell): GroupLevel & { chosen: boolean } {
+  get mode(): GroupingMode {
+    return this.grouping.mode
+  }
+
+  /** At the level that fits, or at the one the teacher chose for all in the cell, or as it was kept. */
+  of({ slot, stationId, groupId, levelId }: Cell): GroupLevel & { chosen: boolean } {
     const { gameId } = stationAt(this.plan, stationId)
     const index = gameOf(gameId).levels.findIndex(({ id }) => id === levelId)
-    const fits = this.fits(stationId, groupId)
-    // Own ranges have no level to choose; the level that fits need not be chosen.
-    if (index < 0 || fits.own || index === fits.level) return { ...fits, chosen: index >= 0 && !fits.own }
+    const kept = this.kept?.find((one) => one.slot === slot && one.groupId === groupId)
+    if (index >= 0 && kept) return { ...this.asKept(gameId, groupId, index, kept.ownLevels), chosen: true }
+    // Where each plays at its own there is no level to choose.
+    if (index < 0 || eachItsOwn(this.grouping.mode))
+      return { ...this.fits(stationId, groupId), chosen: false }
     return { ...this.at(gameId, groupId, index), chosen: true }
   }
 
@@ -79,7 +90,25 @@ export class LevelTable {
   }
 
   at(gameId: string, groupId: string, chosen: number | null): GroupLevel {
-    return levelOfGroup(gameId, this.groups.get(groupId)!, this.grouping.mode, chosen, this.figures)
+    return levelOfGroup(gameId, this.groups.get(groupId)!, this.grouping, chosen, this.figures)
+  }
+
+  private asKept(
+    gameId: string,
+    groupId: string,
+    level: number,
+    ownLevels: Record<string, string>,
+  ): GroupLevel {
+    const { levels } = gameOf(gameId)
+    const { pupils } = this.groups.get(groupId)!
+    const own = pupils.map(({ id }) => levels.findIndex((one) => one.id === ownLevels[id]))
+    return levelsGiven(
+      gameId,
+      pupils,
+      level,
+      own.map((at) => (at < 0 ? level : at)),
+      this.figures,
+    )
   }
 }
 
@@ -92,18 +121,21 @@ export function visitAt(plan: Plan, { pupils }: PlannedGroup, cell: Cell, table:
   const { level, own, zone, tooHard, chosen } = table.of(cell)
   const sets = splitIntoSets(pupils.length, game.players)
   const { id: levelId, title: levelTitle } = game.levels[level]
-  const ranges = own
-    ? game.levels.flatMap(({ id, title }, index) => {
-        const there = own.filter((one) => one === index).length
-        return there > 0 ? [{ levelId: id, title, children: there }] : []
-      })
-    : []
+  const each = eachItsOwn(table.mode)
+  const ranges =
+    own || each
+      ? game.levels.flatMap(({ id, title }, index) => {
+          const there = pupils.filter((_, child) => (own?.[child] ?? level) === index).length
+          return there > 0 ? [{ levelId: id, title, children: there }] : []
+        })
+      : []
   return {
     slot: cell.slot,
     stationId: cell.stationId,
     groupId: cell.groupId,
     levelId,
     levelTitle,
+    eachItsOwn: each,
     ranges,
     ownLevels: Object.fromEntries(
       (own ?? []).flatMap((one, child) => (one === level ? [] : [[pupils[child].id, game.levels[one].id]])),
@@ -112,7 +144,7 @@ export function visitAt(plan: Plan, { pupils }: PlannedGroup, cell: Cell, table:
     children: pupils.length,
     zone,
     tooHard,
-    short: own ? null : shortGame(plan, cell, sets, level, table),
+    short: each ? null : shortGame(plan, cell, sets, level, table),
     finishInSlot: finishOf(gameId, levelId, sets, plan.slotMinutes, table.figures),
     chosen,
     pinned: cell.pinned,

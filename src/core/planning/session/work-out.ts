@@ -68,7 +68,7 @@ export interface PlanView {
 /** Works a plan out: who is where, at which level, in which sets, with what, and what does not go. */
 export function workOut(
   given: Plan,
-  { grouping, seatedBefore, keptSeats, room, habits }: PlanContext,
+  { grouping, seatedBefore, kept, room, habits }: PlanContext,
   measured: Figures,
 ): PlanView {
   const figures = atPace(measured, habits.pace.factor)
@@ -79,14 +79,14 @@ export function workOut(
     given,
     groups.map(({ id }) => id),
   )
-  const table = new LevelTable(plan, grouping, figures)
+  const table = new LevelTable(plan, grouping, figures, kept)
   const partners = partnersPast(seatedBefore)
   const visits = seated(
     groups,
     plan.cells
       .map((cell) => visitAt(plan, groupById.get(cell.groupId)!, cell, table))
       .sort((a, b) => a.slot - b.slot || order.get(a.groupId)! - order.get(b.groupId)!),
-    keptSeats ? keptSeater(keptSeats, mode) : seaterFrom(partners, mode),
+    kept ? keptSeater(kept, mode) : seaterFrom(partners, mode),
   )
   const positions = new Map(plan.stations.map(({ id }, position) => [id, position]))
   const materials = materialsOf(
@@ -144,7 +144,7 @@ export function workOut(
   }
 }
 
-/** What a visit needs: of own ranges in one set each its own board and pack. */
+/** What a visit needs: of several levels in one set each its own board and pack. */
 function demandsOf(plan: Plan, visit: PlannedVisit, station: number): SlotDemand[] {
   const { slot, stationId, levelId, ranges, ownLevels, sets, seats } = visit
   const { gameId } = stationAt(plan, stationId)

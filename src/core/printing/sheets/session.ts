@@ -17,7 +17,7 @@ export interface SheetVisit {
   pennant: number
   level: string
   step: SeenStep
-  /** Children in the order of their sets; of own ranges each with its own. */
+  /** Children in the order of their sets; each that does not play at the group's level with its own. */
   children: readonly { name: string; range: string | null }[]
 }
 

@@ -59,9 +59,9 @@ export function randomClass(chance: Chance): PlanContext & { room: Room } {
     ),
   )
   return {
-    grouping: { id: 'grouping', mode: 'similar', groups },
+    grouping: { id: 'grouping', mode: 'similar', ownLevels: true, groups },
     seatedBefore: [],
-    keptSeats: null,
+    kept: null,
     habits: noHabits,
     room: {
       inventory: {},
