@@ -1,4 +1,5 @@
 import type { Mark } from '../drawing/marks'
+import { gameOf } from '../games'
 import type { PlanView } from '../planning/session/work-out'
 import { strandOf } from '../skills'
 import { sessionPapers } from './session-papers'
@@ -9,7 +10,14 @@ const textsIn = (marks: readonly Mark[]): string[] =>
 /** Two groups change places at two stations; each plays Landfall at a level of its own, Tower Bay at the same one. */
 const view = {
   groups: [
-    { id: 'k', pennant: 0, children: [{ id: 'a', name: 'Ama' }] },
+    {
+      id: 'k',
+      pennant: 0,
+      children: [
+        { id: 'a', name: 'Ama' },
+        { id: 'c', name: 'Cleo' },
+      ],
+    },
     { id: 's', pennant: 1, children: [{ id: 'b', name: 'Bruno' }] },
   ],
   stations: [
@@ -33,9 +41,10 @@ const view = {
     slot,
     levelId,
     levelTitle,
+    eachItsOwn: false,
     ranges: [],
-    ownLevels: {},
-    seats: [[child]],
+    ownLevels: groupId === 'k' && stationId === 'one' ? { c: 'to-20-die' } : {},
+    seats: [groupId === 'k' ? [child, 'c'] : [child]],
   })),
 } as unknown as PlanView
 
@@ -46,6 +55,7 @@ const papers = sessionPapers({
   stepAt: () => strandOf('add').steps[0],
   near: ['Bruno'],
 })
+const titleOf = (levelId: string) => gameOf('landfall').levels.find(({ id }) => id === levelId)!.title
 const textOf = (name: string) => {
   const item = papers.items.find((one) => one.name.startsWith(name))!
   return item.part(1, { seed: 1, taskCards: 'small' }).pieces.map(({ marks }) => textsIn(marks))
@@ -59,9 +69,17 @@ test('a sign that all groups read names the level that all of them play, and non
   expect(towerBay).toContain('1 to 6, one die')
 })
 
+test('a child that plays at its own level stands on the observation sheet with it, all others without', () => {
+  const sheet = textOf('observation sheets')[0]
+  expect(sheet.filter((text) => text.startsWith('Cleo'))).toEqual([`Cleo (${titleOf('to-20-die')})`])
+  expect(sheet).toContain('Ama')
+})
+
 test('the adult who comes in reads which group plays which level, in their order, and for whom it is put out', () => {
   const cover = textOf('cover page')[0].join(' ')
-  expect(cover).toContain('Levels: Kelp 0 to 10, one die · Samphire 0 to 20, one die')
+  expect(cover).toContain(
+    `Levels: Kelp 0 to 10, one die (Cleo ${titleOf('to-20-die')}) · Samphire 0 to 20, one die`,
+  )
   expect(cover).toContain('Put out for Kelp: ')
   // Where it is the same for all, nothing more is said.
   expect(cover.match(/Levels:/g)).toHaveLength(1)

@@ -1,11 +1,12 @@
 import { measureLevel } from '../../analysis/level-measure'
+import { seededChance, unit } from '../../chance/chance'
 import { ownBand } from '../../evidence/fit'
-import { gameOf } from '../../games'
-import { fitCost } from '../../grouping/problem/fit-cost'
+import { gameOf, games } from '../../games'
+import { fitCost, inBand } from '../../grouping/problem/fit-cost'
 import type { GroupingMode } from '../../grouping/making/mode'
 import { strandIds, strandOf, type StrandId } from '../../skills'
 import type { PlannedChild } from './context'
-import { levelOfGroup as levelBy } from './levels'
+import { levelBeside, levelOfGroup as levelBy, playedBeside } from './levels'
 
 const profiles = new Map(
   gameOf('landfall').levels.map(({ id, params }) => [id, measureLevel(gameOf('landfall'), params).steps]),
@@ -73,4 +74,82 @@ test('a level the teacher set stands for all; an empty group has one too', () =>
     tooHard: 0,
     success: 0,
   })
+})
+
+/** Landfall for groups of similar level, in which a child may play at its own. */
+const withOwn = (pupils: PlannedChild[], chosen: number | null = null) =>
+  levelBy(
+    'landfall',
+    { pupils, pairs: pupils.map(() => null) },
+    { mode: 'similar', ownLevels: true },
+    chosen,
+    figures,
+  )
+const shareAt = ({ rightAlone }: PlannedChild, level: number) =>
+  profiles
+    .get(gameOf('landfall').levels[level].id)!
+    .reduce(
+      (sum, { strand, step, share }) =>
+        sum + share * rightAlone[strand][strandOf(strand).steps.findIndex(({ id }) => id === step)],
+      0,
+    )
+const fits = (child: PlannedChild, level: number) => inBand(shareAt(child, level), ownBand)
+
+test('own levels, 500 random groups: whoever is known and not suited plays at the nearest level that suits, all others at the group’s', () => {
+  const chance = seededChance(31)
+  let [own, unknown] = [0, 0]
+  for (let round = 0; round < 500; round++) {
+    const middle = 12 * unit(chance)
+    const pupils = Array.from({ length: chance.int(2, 6) }, (_, i) => ({
+      ...childAt(`c${i}`, middle + 6 * (unit(chance) - 0.5)),
+      notKnown: chance.int(0, 3) === 0 ? [...strandIds] : [],
+    }))
+    const same = levelOfGroup('landfall', { pupils, pairs: pupils.map(() => null) }, 'similar', null)
+    const found = withOwn(pupils)
+    // Of those known at least as many are in their zone as at one level for all.
+    expect(found.zone.fitting).toBeGreaterThanOrEqual(same.zone.fitting)
+    // Nobody who may play beside the group draws its level along by more than one at the edge of too hard.
+    const pull = gameOf('landfall').levels.map((_, level) =>
+      pupils.reduce((sum, child) => {
+        const cost = fitCost(shareAt(child, level), ownBand)
+        const beside =
+          child.notKnown.length === 0 && gameOf('landfall').levels.some((_, other) => fits(child, other))
+        return sum + (beside ? Math.min(cost, fitCost(0.5, ownBand)) : cost)
+      }, 0),
+    )
+    expect(pull[found.level]).toBeCloseTo(Math.min(...pull), 9)
+    pupils.forEach((child, i) => {
+      const at = found.own?.[i] ?? found.level
+      const suiting = gameOf('landfall').levels.flatMap((_, level) => (fits(child, level) ? [level] : []))
+      if (child.notKnown.length > 0 || suiting.length === 0 || fits(child, found.level))
+        expect(at).toBe(found.level)
+      else {
+        own++
+        expect(suiting).toContain(at)
+        const far = Math.abs(at - found.level)
+        expect(Math.min(...suiting.map((level) => Math.abs(level - found.level)))).toBe(far)
+      }
+      if (child.notKnown.length > 0 && !fits(child, found.level)) unknown++
+      // A child of another group is given its level by the same rule.
+      expect(levelBeside('landfall', child, found.level, { mode: 'similar', ownLevels: true }, figures)).toBe(
+        at,
+      )
+    })
+    // One level for all is the teacher's word.
+    expect(withOwn(pupils, found.level).own).toBeNull()
+  }
+  expect(own).toBeGreaterThan(100)
+  expect(unknown).toBeGreaterThan(50)
+})
+
+test('beside others only what one child can play by itself: no contest, nothing for two or for the whole class', () => {
+  const beside = games.filter(playedBeside)
+  for (const { room, players, interaction } of beside) {
+    expect([players.min, room.whole ?? false]).toEqual([1, false])
+    expect(interaction).not.toBe('contest')
+  }
+  const ids = beside.map(({ id }) => id)
+  expect(ids).toEqual(expect.arrayContaining(['landfall', 'neighbours', 'mark-and-make']))
+  for (const id of ['perch', 'bigger-haul', 'fog-number', 'hidden-corner', 'quick-look', 'team-board'])
+    expect(ids).not.toContain(id)
 })

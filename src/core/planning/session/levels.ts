@@ -1,6 +1,6 @@
 import { expectedSuccess, ownBand } from '../../evidence/fit'
 import { gameOf, type AnyGame } from '../../games'
-import { inBand } from '../../grouping/problem/fit-cost'
+import { fitCost, inBand } from '../../grouping/problem/fit-cost'
 import { countInZone, type InZone } from '../../grouping/in-zone'
 import { eachItsOwn } from '../../grouping/making/mode'
 import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem/problem'
@@ -24,6 +24,9 @@ export interface GroupLevel {
 
 /** Right alone less often than this, a level is too hard to be played without help. */
 const hard = 0.5
+
+/** So much a child who may play beside the group weighs at most in the choice of its level: as one at the edge of too hard. */
+const mostPull = fitCost(hard, ownBand)
 
 /** What is wrong with a level for a group as a whole, where at least half of it is known; null: nothing. */
 export function misfitOf(
@@ -80,7 +83,8 @@ export function levelOfGroup(
     )
   if (chosen !== null) return forAll(chosen)
   if (pupils.length === 0) return forAll(0)
-  const cheapest = levelFinder(gameId, success)
+  const problem = levelProblem(gameId, success)
+  const cheapest = (children: readonly number[]) => cheapestLevel(problem, children).level
   const all = pupils.map((_, child) => child)
   if (eachItsOwn(mode)) {
     const own = all.map((child) => {
@@ -89,8 +93,11 @@ export function levelOfGroup(
     })
     return at(commonest(own), own)
   }
-  const level = cheapest(all)
-  if (!ownLevels || !playedBeside(gameOf(gameId))) return forAll(level)
+  if (!ownLevels || !playedBeside(gameOf(gameId))) return forAll(cheapest(all))
+  const pull = problem.cost.map((row, child) =>
+    mayPlayBeside(pupils[child], success[child], strand) ? row.map((cost) => Math.min(cost, mostPull)) : row,
+  )
+  const { level } = cheapestLevel({ ...problem, cost: pull }, all)
   return at(
     level,
     pupils.map((child, i) => suiting(child, success[i], strand, level)),
@@ -106,7 +113,7 @@ export function levelBeside(
   figures: Pick<Figures, 'profile'>,
 ): number {
   const success = successAt(gameId, [child], figures)
-  if (eachItsOwn(mode)) return levelFinder(gameId, success)([0])
+  if (eachItsOwn(mode)) return cheapestLevel(levelProblem(gameId, success), [0]).level
   if (!ownLevels || !playedBeside(gameOf(gameId))) return level
   return suiting(child, success[0], mainStrand(gameId, figures), level)
 }
@@ -143,31 +150,37 @@ function comesTo(
   }
 }
 
-/** The group's level if it suits a child, or none does; else the one nearest to it that does. */
-function suiting(
+const fittingLevels = (success: readonly number[]) =>
+  success.flatMap((share, level) => (inBand(share, ownBand) ? [level] : []))
+
+/** Some level suits the child, and enough was seen of it to say which. */
+const mayPlayBeside = (
   { notKnown }: Pick<PlannedChild, 'notKnown'>,
+  success: readonly number[],
+  strand: StrandId,
+): boolean => !notKnown.includes(strand) && fittingLevels(success).length > 0
+
+/** The group's level if it suits a child, or none is known to; else the one nearest to it that does. */
+function suiting(
+  child: Pick<PlannedChild, 'notKnown'>,
   success: readonly number[],
   strand: StrandId,
   level: number,
 ): number {
-  // Of a child of whom too little was seen nobody can say that the group's level does not suit it.
-  if (notKnown.includes(strand)) return level
-  const fitting = success.flatMap((share, at) => (inBand(share, ownBand) ? [at] : []))
-  if (fitting.length === 0 || fitting.includes(level)) return level
+  const fitting = fittingLevels(success)
+  if (!mayPlayBeside(child, success, strand) || fitting.includes(level)) return level
   return fitting.reduce((best, at) => (Math.abs(at - level) < Math.abs(best - level) ? at : best))
 }
 
-/** The level that costs some children of the group least by fit. */
-function levelFinder(gameId: string, success: number[][]) {
-  const problem = groupingProblem({
+/** What each level of a game costs each child by fit. */
+const levelProblem = (gameId: string, success: number[][]) =>
+  groupingProblem({
     children: success.map((_, child) => String(child)),
     levels: gameOf(gameId).levels.map(({ id }) => id),
     success,
     band: ownBand,
     limits: limitsSchema.parse({ groups: { count: 1, min: 1, max: Math.max(1, success.length) } }),
   })
-  return (children: readonly number[]) => cheapestLevel(problem, children).level
-}
 
 function commonest(levels: readonly number[]): number {
   const counts = new Map<number, number>()
