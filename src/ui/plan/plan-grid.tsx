@@ -141,7 +141,7 @@ function Visit({
         ranges
           .filter((range) => range.levelId !== levelId)
           .map((range) => (
-            <div key={range.levelId} className="tiny">
+            <div key={range.levelId} className="tiny own-level">
               {namesAt(view, visit, range.levelId).join(', ')}: {range.title}
             </div>
           ))}
