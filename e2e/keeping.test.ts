@@ -124,7 +124,12 @@ test.each([
 ])('at %i × %i no place is wider than the window, and each can be read aloud', async (width, height) => {
   const other = await Person.at(server.url, { width, height })
   try {
-    for (const place of places) {
+    await other.goTo(`${base}/class`)
+    const child = await other.find(
+      '//th//a[contains(@href,"/children/")] | //td//a[contains(@href,"/children/")]',
+    )
+    const childPage = new URL((await child.getAttribute('href'))!, server.url).pathname.slice(base.length)
+    for (const place of [...places, childPage]) {
       await other.goTo(base + place)
       await other.find('//h1')
       const [wide, window] = await other.driver.executeScript<[number, number]>(

@@ -37,10 +37,13 @@ export function BandChart({
   const { steps } = strandOf(strand)
   if (points.length === 0) return <p className="muted small">Nothing yet.</p>
   const placed = points.map(([day, p10, p50, p90]): Placed => ({ at: instant(day), p10, p50, p90 }))
-  const shown = [...placed, { ...placed[placed.length - 1], at: instant(today) }]
+  // On its first day a child has no past: what is believed fills the chart.
+  const firstDay = points[0][0] === today
+  const end = firstDay ? placed[0].at + 1 : instant(today)
+  const shown = [...placed, { ...placed[placed.length - 1], at: end }]
   const left = full ? 132 : 2
   const right = width - (full ? 12 : 4)
-  const x = scaleLinear([shown[0].at, instant(today)], [left, right])
+  const x = scaleLinear([shown[0].at, end], [left, right])
   const lowest = Math.min(...shown.map(({ p10 }) => p10))
   const highest = Math.max(...shown.map(({ p90 }) => p90))
   // Small charts show each child in a window of its own, so that they compare with nobody.
@@ -83,9 +86,11 @@ export function BandChart({
       <path d={median(shown) ?? ''} fill="none" stroke="var(--sea)" strokeWidth={2} />
       {full && (
         <>
-          <text className="muted" x={left} y={height - 6}>
-            {dayInShort(points[0][0])}
-          </text>
+          {!firstDay && (
+            <text className="muted" x={left} y={height - 6}>
+              {dayInShort(points[0][0])}
+            </text>
+          )}
           <text className="muted" x={width - 12} y={height - 6} textAnchor="end">
             today
           </text>

@@ -14,6 +14,12 @@ import { Records } from './records'
 import { TaskCard } from './task-card'
 import { Why } from './why'
 
+/** A chart is drawn for a desk and for a phone; the style sheet shows one of them. */
+const chartWidths = [
+  { at: 'wide-chart', width: 720 },
+  { at: 'narrow-chart', width: 343 },
+]
+
 type Page = Awaited<ReturnType<typeof childPage>>
 
 /** One child: what is believed on each strand, how it moved, and every record it rests on. */
@@ -79,7 +85,11 @@ export function ChildPage({
                   </small>
                 </h2>
               </figcaption>
-              <BandChart strand={strand} points={band} today={today} width={720} height={190} full />
+              {chartWidths.map(({ at, width }) => (
+                <div key={at} className={at}>
+                  <BandChart strand={strand} points={band} today={today} width={width} height={190} full />
+                </div>
+              ))}
             </figure>
           ))}
         </div>
