@@ -7,6 +7,8 @@ import { printPage, printPdf } from '../print/print'
 import { readPdf } from '../print/testing/read'
 import { childPage } from '../progress'
 import { runPage, tapClock } from '../run'
+import { takeWay, waysToGoOn } from '../room/replan'
+import { tell } from '../room/tell'
 import { grouped, mark, newClass, openTestSchool, planWith, viewer } from '../testing/school'
 import { planPage, previewPlan, savePlan } from './plan'
 
@@ -111,4 +113,36 @@ test('own levels are a house style: switched off, all play at their group’s le
   const off = await planPage(viewer, { classId })
   expect(ownIn(off.view!)).toEqual([])
   expect(off.changedSince).toBe('levels')
+})
+
+test('who is left alone and joins another group plays there at its own level', async () => {
+  const { classId, behind } = await withOneBehind()
+  const view = await planWith(classId, ['landfall', 'neighbours'])
+  const sessionId = crypto.randomUUID()
+  await savePlan(viewer, { classId, sessionId, groupingId: view.groupingId, plan: view.plan })
+  await tapClock(viewer, { classId, sessionId, tap: 'start', slot: 0 })
+  const own = view.groups.find(({ children }) => children.some(({ id }) => id === behind))!
+  for (const { id: pupilId } of own.children.filter(({ id }) => id !== behind))
+    await tell(viewer, {
+      classId,
+      id: crypto.randomUUID(),
+      kind: 'absent',
+      madeAt: '2026-11-24T09:00:00Z',
+      sessionId,
+      pupilId,
+      absent: true,
+      fromSlot: 0,
+    })
+  const happened = { kind: 'alone', groupId: own.id } as const
+  const ways = await waysToGoOn(viewer, { classId, sessionId, happened })
+  const join = ways.find(({ kind }) => kind === 'join-group')!
+  await takeWay(viewer, { classId, sessionId, happened, way: join.id })
+  const { visits, stations } = (await runPage(viewer, { classId }))!
+  const joined = visits.filter(({ children }) => children.some(({ id }) => id === behind))
+  expect(joined.every(({ groupId }) => groupId !== own.id)).toBe(true)
+  const landfall = joined.find(
+    ({ stationId }) => stations.find(({ id }) => id === stationId)!.gameId === 'landfall',
+  )!
+  expect(landfall.children.filter((child) => child.own).map(({ id }) => id)).toEqual([behind])
+  expect(landfall.children.find(({ id }) => id === behind)!.own!.range).not.toBe(landfall.level)
 })
