@@ -6,13 +6,17 @@ import { LevelChoices } from './level-choices'
 import { groupInputSchema, makeGroups, problemOf } from './make-groups'
 
 /** A class whose groups stand any way, with many levels and a price on every move: the hardest kind met. */
-function hardClass(seed: number, { children = 12, count = 4, levels = 8 } = {}) {
+function hardClass(seed: number, { children = 12, count = 4, levels = 8, spread = 0 } = {}) {
   const chance = seededChance(seed)
   return problemOf(
     groupInputSchema.parse({
       children: Array.from({ length: children }, (_, i) => ({ id: `c${i}`, ability: 8 * unit(chance) })),
       levels: Array.from({ length: levels }, (_, i) => ({ id: `l${i}`, difficulty: i })),
-      groups: { count, min: Math.floor(children / count), max: Math.ceil(children / count) },
+      groups: {
+        count,
+        min: Math.floor(children / count) - spread,
+        max: Math.ceil(children / count) + spread,
+      },
       current: Object.fromEntries(
         Array.from({ length: children }, (_, i) => [`c${i}`, chance.int(0, count - 1)]),
       ),
@@ -29,6 +33,15 @@ test('groups with a price on moves cost what an independent solver proves to be 
     const best = await optimum(problem)
     expect(Math.abs(made.cost - best)).toBeLessThan(1e-6)
     expect(made.lowerBound).toBeLessThanOrEqual(best + 1e-6)
+  }
+}, 120_000)
+
+test('a class too large for the proof still comes to what an independent solver proves to be least', async () => {
+  for (const seed of [1, 3]) {
+    const problem = hardClass(seed, { children: 45, count: 12, levels: 10, spread: 1 })
+    const made = makeGroups(problem)
+    expect(made.lowerBound).toBeLessThan(made.cost - 0.1)
+    expect(made.cost - (await optimum(problem))).toBeLessThan(1e-6)
   }
 }, 120_000)
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { logistic } from '../../evidence/observation'
 import { clashOf } from '../problem/contradiction'
-import { betterLevels } from './better-levels'
+import { betterLevels, kickedLevels } from './better-levels'
 import { matchGroups } from './keep-group-names'
 import {
   bandSchema,
@@ -42,6 +42,7 @@ export function makeGroups(problem: GroupingProblem): Grouping {
   if (found.cost > lowerBound + 1e-9) {
     const longer = search(problem, units, [found.group, ...starts], runsWithin(limits.milliseconds))
     if (longer && longer.cost < found.cost) found = betterLevels(problem, units, longer)
+    found = kickedLevels(problem, units, found)
   }
   const groups = Array.from({ length: limits.groups.count }, (_, g) =>
     units.members.flatMap((members, unit) => (found.group[unit] === g ? members : [])).sort((a, b) => a - b),
