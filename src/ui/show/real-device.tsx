@@ -1,7 +1,6 @@
 'use client'
 
 import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
 
 /** What real dice, a wheel or a card showed, typed in: “4 2”. @param onGiven whether the device can show it */
 export function RealDevice({ onGiven }: { onGiven: (numbers: number[]) => boolean }) {
@@ -25,9 +24,9 @@ export function RealDevice({ onGiven }: { onGiven: (numbers: number[]) => boolea
         onChange={({ target }) => setText(target.value)}
         placeholder="4 2"
       />
-      <Button type="submit" variant="primary" disabled={numbers.length === 0}>
+      <button type="submit" className="btn btn-primary" disabled={numbers.length === 0}>
         Play it
-      </Button>
+      </button>
     </form>
   )
 }

@@ -1,5 +1,4 @@
 import Link from 'next/link'
-import Button from 'react-bootstrap/Button'
 import type { Notable } from '@/core/games/engine/round'
 import type { ShowPage } from '@/server/show'
 import { KeysButton } from '../keys/keys-button'
@@ -21,32 +20,42 @@ export function ShowKeys({
   const { frame, over, waitsForDevice, hops, counting, slip, device, real } = showing
   return (
     <div className="show-keys">
-      <Button variant="primary" onClick={showing.onward} disabled={over || waitsForDevice}>
+      <button
+        type="button"
+        className="btn btn-primary"
+        onClick={showing.onward}
+        disabled={over || waitsForDevice}
+      >
         {frame.round.phase === 'roll' ? 'Next go' : frame.item ? 'Answer' : 'Next'}
-      </Button>
-      <Button variant="plain" onClick={showing.back} disabled={showing.atStart}>
+      </button>
+      <button type="button" className="btn btn-plain" onClick={showing.back} disabled={showing.atStart}>
         Back
-      </Button>
-      <Button variant="plain" onClick={showing.rollAgain} disabled={over}>
+      </button>
+      <button type="button" className="btn btn-plain" onClick={showing.rollAgain} disabled={over}>
         Roll again
-      </Button>
+      </button>
       {hops.length > 0 && (
-        <Button variant="plain" onClick={showing.countOne}>
+        <button type="button" className="btn btn-plain" onClick={showing.countOne}>
           Count {counting < hops.length ? counting + 1 : hops.length}
-        </Button>
+        </button>
       )}
       {onLookAgain && (
-        <Button variant="plain" onClick={onLookAgain}>
+        <button type="button" className="btn btn-plain" onClick={onLookAgain}>
           Look again
-        </Button>
+        </button>
       )}
-      <Button variant="plain" onClick={showing.someoneSlips} disabled={!showing.canSlip}>
+      <button
+        type="button"
+        className="btn btn-plain"
+        onClick={showing.someoneSlips}
+        disabled={!showing.canSlip}
+      >
         {slip && !slip.told ? 'Why?' : 'Someone slips'}
-      </Button>
+      </button>
       {device && (
-        <Button variant="plain" aria-pressed={real} onClick={showing.useReal}>
+        <button type="button" className="btn btn-plain" aria-pressed={real} onClick={showing.useReal}>
           Real {device}
-        </Button>
+        </button>
       )}
     </div>
   )
