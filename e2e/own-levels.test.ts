@@ -93,4 +93,17 @@ test('who is known to be far from the group plays at a level of its own: on the 
   const [ama, bruno] = [await newest('Ama'), await newest('Bruno')]
   expect(ama).toMatch(/to 10\b/)
   expect(bruno).not.toMatch(/to 10\b/)
+
+  // As it stands on paper it stands where the sheets are typed in.
+  await person.goTo(`${base}/run`)
+  await (await person.find('//button[.="End here" or .="Finish"]')).click()
+  await person.waitFor(
+    async () => (await person.driver.getCurrentUrl()).includes('/progress'),
+    'the progress',
+  )
+  await person.goTo(base)
+  await person.press('Type in sheets')
+  await person.sees(/^Sheets of/)
+  const rows = await Promise.all((await person.all('.typed-row')).map((row) => row.getText()))
+  expect(rows.filter((row) => /to 10\b/.test(row))).toEqual([expect.stringMatching(/^Ama /)])
 })

@@ -103,6 +103,7 @@ export function TypingIn({
                       <TypedRow
                         key={child.id}
                         name={child.name}
+                        range={child.own?.range}
                         away={awayAt(board.absent, visit.slot).has(child.id)}
                         value={marks.markOf(visit.id, child.id) ?? noValue}
                         ready={marks.ready}
@@ -145,6 +146,7 @@ function VisitSheet({
 /** A child's line: a key for its ring, or how many are right. */
 function TypedRow({
   name,
+  range,
   away,
   value,
   ready,
@@ -152,6 +154,8 @@ function TypedRow({
   onValue,
 }: {
   name: string
+  /** The level it played at, where that is not its group's: as it stands on the sheet. */
+  range: string | undefined
   away: boolean
   value: MarkValue
   ready: boolean
@@ -200,6 +204,7 @@ function TypedRow({
     <li className={away ? 'typed-row away' : 'typed-row'}>
       <span className="grow">
         {name}
+        {range !== undefined && <span className="tiny muted"> {range}</span>}
         {away && <span className="tiny muted"> was away</span>}
         {problem && <span className="tiny clash-text"> {problem}</span>}
       </span>
