@@ -12,11 +12,16 @@ export interface CheckQuality {
   children: number
   /** Share of children whose working step is within one of the true one. */
   withinOne: number
+  /** Share whose working step is no further from the true one than whole steps are from each other. */
+  withinWhole: number
   /** Mean number of questions. */
   questions: number
   /** Root-mean-square error of the mean, logits. */
   rmse: number
 }
+
+/** How far whole steps of a ladder are apart, in logits; between some of them there are others now. */
+const wholeStep = 1.5
 
 /** The judgement a child of ability θ earns at a task, by the law the filter assumes. */
 export function judgedBy(
@@ -43,7 +48,9 @@ export function simulateChecks(
   const low = difficulties[0]
   const high = difficulties[difficulties.length - 1] + secureLogit
   const prior = flatAbility(difficulties, low, high)
-  let [within, questions, squares] = [0, 0, 0]
+  let [within, whole, questions, squares] = [0, 0, 0, 0]
+  const difficultyOf = (step: number) =>
+    difficulties[step] ?? difficulties[difficulties.length - 1] + wholeStep
   for (let child = 0; child < children; child++) {
     const theta = low + (high - low) * unit(chance)
     const judge = (step: number) => judgedBy(theta, step, difficulties, chance)
@@ -51,15 +58,18 @@ export function simulateChecks(
       way === 'upward interview'
         ? interview(prior, difficulties, judge)
         : check(way, prior, difficulties, judge, chance)
-    const truth = difficulties.findIndex((b) => theta < b + secureLogit)
+    const found = difficulties.findIndex((b) => theta < b + secureLogit)
+    const truth = found < 0 ? difficulties.length : found
     const working = workingStepOf(ability, difficulties) ?? difficulties.length
-    if (Math.abs(working - (truth < 0 ? difficulties.length : truth)) <= 1) within++
+    if (Math.abs(working - truth) <= 1) within++
+    if (Math.abs(difficultyOf(working) - difficultyOf(truth)) <= wholeStep) whole++
     questions += asked
     squares += (abilityMean(ability) - theta) ** 2
   }
   return {
     children,
     withinOne: within / children,
+    withinWhole: whole / children,
     questions: questions / children,
     rmse: Math.sqrt(squares / children),
   }

@@ -37,12 +37,10 @@ test('groups with a price on moves cost what an independent solver proves to be 
 }, 120_000)
 
 test('a class too large for the proof still comes to what an independent solver proves to be least', async () => {
-  for (const seed of [1, 3]) {
-    const problem = hardClass(seed, { children: 45, count: 12, levels: 10, spread: 1 })
-    const made = makeGroups(problem)
-    expect(made.lowerBound).toBeLessThan(made.cost - 0.1)
-    expect(made.cost - (await optimum(problem))).toBeLessThan(1e-6)
-  }
+  const problem = hardClass(1, { children: 45, count: 12, levels: 10, spread: 1 })
+  const made = makeGroups(problem)
+  expect(made.lowerBound).toBeLessThan(made.cost - 0.1)
+  expect(made.cost - (await optimum(problem))).toBeLessThan(1e-6)
 }, 120_000)
 
 test('a bound that can’t be closed still says something: more than each child at its own best level', () => {
