@@ -16,7 +16,8 @@ import {
   setLeft,
 } from '../src/server/classes'
 import { checkPage, checkTogetherPage } from '../src/server/check'
-import { gamePage, gamesPage, stopWaiting } from '../src/server/games'
+import { gamePage, stopWaiting } from '../src/server/games/game'
+import { gamesPage } from '../src/server/games/list'
 import {
   countInBag,
   missInBag,

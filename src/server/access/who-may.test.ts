@@ -15,7 +15,8 @@ import {
   setLeft,
 } from '../classes'
 import { checkPage, checkTogetherPage } from '../check'
-import { gamePage, gamesPage, stopWaiting } from '../games'
+import { gamePage, stopWaiting } from '../games/game'
+import { gamesPage } from '../games/list'
 import { discardDraft, keepDraft } from '../drafts/drafts'
 import { backUpNow, lookIntoBackup, restoreBackup } from '../keeping/backups'
 import { exportChild, exportClass, exportClassList, importClass } from '../keeping/documents'

@@ -1,6 +1,7 @@
 import { gameOf } from '@/core/games'
 import { stepOf } from '@/core/skills'
 import { classTable, place } from '../classes'
+import { gamesPage } from '../games/list'
 import { changeHouseStyle } from '../house-style'
 import { recordMark } from '../marks/marks'
 import { printPage, printPdf } from '../print/print'
@@ -100,6 +101,23 @@ test('own level: whom its group’s level does not suit plays at its own, on the
   const [record] = (await childPage(viewer, { classId, pupilId: behind })).records
   expect(stepOf(record).short).toBe(own[0].own!.step.short)
   expect(own[0].own!.step.short).not.toBe(visit.step.short)
+})
+
+test('the games that fit a group are told at the levels a plan gives it', async () => {
+  const { classId, behind } = await withOneBehind()
+  const view = await planWith(classId, ['landfall', 'perch'])
+  for (const { pennant, id: groupId } of view.groups) {
+    const { rows } = await gamesPage(viewer, { classId, group: pennant })
+    for (const { gameId, id: stationId } of view.stations) {
+      const { levelId, fitting, own } = rows.find(({ id }) => id === gameId)!
+      const visit = view.visits.find((one) => one.groupId === groupId && one.stationId === stationId)!
+      expect({ levelId, fitting, own }).toEqual({
+        levelId: visit.levelId,
+        fitting: visit.zone,
+        own: Object.keys(visit.ownLevels).length,
+      })
+    }
+  }
 })
 
 test('own levels are a house style: switched off, all play at their group’s level, and a kept session is told that levels follow', async () => {

@@ -1,6 +1,6 @@
 import Link from 'next/link'
 import type { Action } from '@/server/answer'
-import type { gamePage, GameView, stopWaiting as stop } from '@/server/games'
+import type { gamePage, GameView, stopWaiting as stop } from '@/server/games/game'
 import { GameFigures, headingFor } from './game-figures'
 import { HowToPlay, type Pictures } from './how-to-play'
 import { Teach } from './teach'

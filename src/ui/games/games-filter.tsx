@@ -4,7 +4,7 @@ import { usePathname, useRouter } from 'next/navigation'
 import { useRef } from 'react'
 import { groupNames } from '@/core/grouping/pennants'
 import { strands } from '@/core/skills'
-import type { GamesFilter as Filter } from '@/server/games'
+import type { GamesFilter as Filter } from '@/server/games/list'
 import { useShortcuts } from '../keys/use-shortcuts'
 
 type Option = readonly [value: string, words: string]

@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import type { GameRow, GamesFilter as Filter } from '@/server/games'
+import type { GameRow, GamesFilter as Filter } from '@/server/games/list'
 import { LengthStrip } from '../charts/length-strip'
 import { paceInWords, zoneInShort } from '../words'
 import { GamesFilter } from './games-filter'
@@ -89,7 +89,12 @@ function Row({ row, classId, filter }: { row: GameRow; classId: string; filter: 
       </div>
       <div className="game-level small">
         {row.level}
-        {row.fitting && <div className="muted">{zoneInShort(row.fitting)}</div>}
+        {row.fitting && (
+          <div className="muted">
+            {zoneInShort(row.fitting)}
+            {row.own > 0 && `, ${row.own} at ${row.own === 1 ? 'its' : 'their'} own level`}
+          </div>
+        )}
       </div>
       <div className="game-players small">
         {row.players.min === row.players.max

@@ -1,7 +1,7 @@
 import { Suspense } from 'react'
 import Link from 'next/link'
 import type { StepPicture } from '@/core/games/playing/step-pictures'
-import type { gamePage } from '@/server/games'
+import type { gamePage } from '@/server/games/game'
 import type { picturesOf } from '@/server/pictures'
 import { Board } from '../board/board'
 import { many, minutesInWords } from '../words'

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
-import type { stopWaiting } from '@/server/games'
+import type { stopWaiting } from '@/server/games/game'
 
 const everyMs = 400
 

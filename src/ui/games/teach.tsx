@@ -1,5 +1,5 @@
 import { moveOf } from '@/core/teaching/moves'
-import type { gamePage } from '@/server/games'
+import type { gamePage } from '@/server/games/game'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
 

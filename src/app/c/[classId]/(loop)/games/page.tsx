@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { strandIds } from '@/core/skills'
-import { gamesPage } from '@/server/games'
+import { gamesPage } from '@/server/games/list'
 import { GamesPage } from '@/ui/games/games-page'
 import { load } from '../../../../load'
 import { only, wholeFrom, type Query } from '../query'

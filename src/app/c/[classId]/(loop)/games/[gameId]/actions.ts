@@ -1,7 +1,7 @@
 'use server'
 
 import { answer } from '@/server/answer'
-import { stopWaiting } from '@/server/games'
+import { stopWaiting } from '@/server/games/game'
 import { currentViewer } from '@/server/access/who-asks'
 
 export async function stopWaitingAction(input: Parameters<typeof stopWaiting>[1]) {

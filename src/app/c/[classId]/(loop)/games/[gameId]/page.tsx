@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { gameIdSchema, gameOf } from '@/core/games'
-import { gamePage, type GameView } from '@/server/games'
+import { gamePage, type GameView } from '@/server/games/game'
 import { picturesOf } from '@/server/pictures'
 import { GamePage } from '@/ui/games/game-page'
 import { load } from '../../../../../load'
