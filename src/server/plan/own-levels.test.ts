@@ -104,7 +104,7 @@ test('own level: whom its group’s level does not suit plays at its own, on the
 })
 
 test('the games that fit a group are told at the levels a plan gives it', async () => {
-  const { classId, behind } = await withOneBehind()
+  const { classId } = await withOneBehind()
   const view = await planWith(classId, ['landfall', 'perch'])
   for (const { pennant, id: groupId } of view.groups) {
     const { rows } = await gamesPage(viewer, { classId, group: pennant })
