@@ -17,7 +17,7 @@ import type { Viewer } from '@/server/viewer'
 import { judgementOf, tallyOf, type Hidden } from './play'
 import { curlew, growthPerWeek, heron, type DemoChild, type DemoClass } from './scenario'
 
-const seed = 20_261_124
+const seed = 20_261_125
 /** The tablet the marks of the seven weeks were made on. */
 const tablet = '5ea00000-0000-4000-8000-00000000007a'
 
@@ -221,8 +221,9 @@ async function liveSession(life: Life, day: Day, number: number, week: number) {
       const child = children.get(pupilId)!
       if (child.away?.includes(week) || unit(chance) > seen) continue
       const hidden = hiddenAbility(child, week, scenario.weeks)
-      const place = stepOfVisit(gameId, planned.levelId, mainStrand(scenario.gameId))
-      const { params } = gameOf(gameId).levels.find(({ id }) => id === planned.levelId)!
+      const levelId = planned.ownLevels[pupilId] ?? planned.levelId
+      const place = stepOfVisit(gameId, levelId, mainStrand(scenario.gameId))
+      const { params } = gameOf(gameId).levels.find(({ id }) => id === levelId)!
       const visit = {
         gameId,
         params,
