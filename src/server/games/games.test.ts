@@ -21,7 +21,7 @@ test('the games index: what fits the group, the room and the slot, at a level th
   const all = await gamesPage(viewer, { classId })
   expect(all.rows).toHaveLength(50)
   const fitting = async (filter: object) =>
-    (await gamesPage(viewer, { classId, ...filter })).rows.filter(({ fits }) => fits)
+    (await gamesPage(viewer, { classId, ...filter })).rows.filter(({ against }) => against.length === 0)
   for (const { needs } of await fitting({ needs: 'no-dice' })) expect(needs.join()).not.toMatch(/\bdie\b/)
   for (const { to } of await fitting({ to: 10 })) expect(to).toBeLessThanOrEqual(10)
   for (const { players } of await fitting({ players: 6 })) expect(players.max).toBeGreaterThanOrEqual(6)
@@ -41,7 +41,8 @@ test('the games index: what fits the group, the room and the slot, at a level th
 test('a strand that the class leaves aside has no levels among its games, unless it is asked for by its name', async () => {
   const classId = await newClass()
   const ofClocks = async (filter: object = {}) =>
-    (await gamesPage(viewer, { classId, ...filter })).rows.find(({ id }) => id === 'clock-cards')!.fits
+    (await gamesPage(viewer, { classId, ...filter })).rows.find(({ id }) => id === 'clock-cards')!.against
+      .length === 0
   expect(await ofClocks({ slotMinutes: 20 })).toBe(true)
   await changeHouseStyle(viewer, { classId, style: { leftAside: ['time'] } })
   expect(await ofClocks({ slotMinutes: 20 })).toBe(false)
@@ -52,7 +53,9 @@ test('a game against the clock is not offered below Year 2', async () => {
   const offered = async (yearGroup: 'Year 1' | 'Year 2') => {
     const classId = crypto.randomUUID()
     await createClass(viewer, { classId, name: 'Tern', yearGroup, list: list(names.join('\n')) })
-    return (await gamesPage(viewer, { classId })).rows.find(({ id }) => id === 'rising-tide')!.fits
+    return (
+      (await gamesPage(viewer, { classId })).rows.find(({ id }) => id === 'rising-tide')!.against.length === 0
+    )
   }
   expect(await offered('Year 1')).toBe(false)
   expect(await offered('Year 2')).toBe(true)
@@ -111,6 +114,28 @@ test('a Reception class of whom nothing is known is offered no products, and sti
     }
 })
 
+test('nothing fits: each game says why, and giving up the wish that is named brings as many games as are told', async () => {
+  const classId = await newClass()
+  await grouped(classId)
+  const fitting = ({ rows }: Awaited<ReturnType<typeof gamesPage>>) =>
+    rows.filter(({ against }) => against.length === 0).length
+  const asked = { classId, strand: 'time' as const, noise: 0, needs: 'no-print' as const }
+  const none = await gamesPage(viewer, asked)
+  expect(fitting(none)).toBe(0)
+  const against = (gameId: string) => none.rows.find(({ id }) => id === gameId)!.against
+  expect(against('landfall')).toEqual(expect.arrayContaining(['strand', 'noise']))
+  expect(against('rising-tide')).toContain('year')
+  expect(none.instead.length).toBeGreaterThan(0)
+  const givenUp = { strand: null, slotMinutes: 25, needs: 'any', noise: 3 }
+  for (const { wish, games: brought } of none.instead) {
+    expect(Object.keys(givenUp)).toContain(wish)
+    const without = { ...asked, [wish]: givenUp[wish as keyof typeof givenUp] }
+    expect([wish, fitting(await gamesPage(viewer, without))]).toEqual([wish, brought])
+  }
+  // Where something fits nobody asks.
+  expect((await gamesPage(viewer, { classId })).instead).toEqual([])
+})
+
 test('a game of which no level may be offered to a Reception class fits nobody there, nor is it in the index', async () => {
   const classId = crypto.randomUUID()
   await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Reception', list: list(names.join('\n')) })
@@ -122,5 +147,5 @@ test('a game of which no level may be offered to a Reception class fits nobody t
   const { games: byFit } = await groupsPage(viewer, { classId })
   expect(byFit.filter(({ id, fits }) => tooEarly.includes(id) && fits > 0)).toEqual([])
   const { rows } = await gamesPage(viewer, { classId, slotMinutes: 40 })
-  expect(rows.filter(({ id, fits }) => tooEarly.includes(id) && fits)).toEqual([])
+  expect(rows.filter(({ id, against }) => tooEarly.includes(id) && against.length === 0)).toEqual([])
 })

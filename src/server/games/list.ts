@@ -37,6 +37,22 @@ const gamesFilterSchema = classIdSchema.extend({
 
 export type GamesFilter = Omit<z.output<typeof gamesFilterSchema>, 'classId'>
 
+/** Why a game does not fit what is asked for. */
+export type Against =
+  | 'strand'
+  | 'range'
+  /** No level is of a strand that the children have begun and the class works on. */
+  | 'not-begun'
+  | 'players'
+  | 'adult'
+  | 'noise'
+  | 'needs'
+  /** Against time, and the class is too young for that. */
+  | 'year'
+  | 'slot'
+  /** At no level allowed is half of the group in its zone. */
+  | 'group'
+
 export interface GameRow {
   id: string
   title: string
@@ -54,7 +70,8 @@ export interface GameRow {
   fitting: InZone | null
   /** Children of the group who play at another level than the group. */
   own: number
-  fits: boolean
+  /** What stands against it; empty: it fits. */
+  against: Against[]
   /** Tried and quick to lay out: what a new user sees first. */
   starter: boolean
 }
@@ -125,67 +142,127 @@ export const gamesPage = readingClass(
       habitsOf(scope),
       houseStyleOf(scope),
     ])
-    const worked = workedOn(style)
-    const chosen = chosenGroup(grouping, children, filter.group)
-    const offeredTo = (chosen?.children ?? children).map(beginner)
-    const rows = games.map((game): GameRow => {
-      const allowed = game.levels.flatMap(({ id }, index) => {
-        const measure = levelMeasure(game.id, id)
-        // Who asks for a strand by its name need not wait until it is begun, or worked on.
-        const mayBe =
-          filter.strand !== null ||
-          (worked.includes(markedStep(measure.marked).strand) && mayOfferToMost(measure, offeredTo))
-        return suits(measure, filter) && mayBe ? [index] : []
-      })
-      const at = chosen && levelFor(game.id, chosen, style, allowed)
-      const { id: levelId, title } = game.levels[at?.level ?? allowed[0] ?? 0]
-      const { players: setOf, to, method, minutes: measured, within } = levelMeasure(game.id, levelId)
-      const minutes = measured && timesPace(measured, pace.factor)
-      const { needs, around } = levelUse(game.id, levelId, setOf)
-      const setAside = pace.factor * around
-      const playing = Math.max(0, filter.slotMinutes - setAside)
-      const finishInSlot = shareWithin(within[setOf], playing / pace.factor) ?? 1
-      return {
-        id: game.id,
-        title: game.title,
-        summary: game.summary,
-        level: title,
-        levelId,
-        players: game.players,
-        setOf,
-        minutes: minutes && {
-          p10: minutes.p10 + setAside,
-          p50: minutes.p50 + setAside,
-          p90: minutes.p90 + setAside,
-          finishInSlot,
-          method,
-        },
-        to,
-        needs,
-        fitting: at && at.zone,
-        own: at?.own?.filter((level) => level !== at.level).length ?? 0,
-        fits:
-          allowed.length > 0 &&
-          suitsRoom(game, needs, filter) &&
-          (!game.room.timed || !tooYoungForTheClock.includes(scope.classroom.yearGroup)) &&
-          finishInSlot >= likelyEnough &&
-          (at === null || at.fitting * 2 >= chosen!.children.length),
-        starter: starters.includes(game.id),
-      }
-    })
+    const known = { grouping, children, pace, style, yearGroup: scope.classroom.yearGroup }
+    const rows = rowsFor(known, filter)
     return {
       rows,
+      instead: rows.some(({ against }) => against.length === 0) ? [] : insteadOf(known, filter),
       groups: (grouping?.groups ?? []).map(({ pennant }) => pennant),
-      filter: { ...filter, group: chosen ? filter.group : null },
+      filter: { ...filter, group: chosenGroup(grouping, children, filter.group) ? filter.group : null },
       pace,
     }
   },
 )
 
-/** Whether a level practises what is asked for, within the range. */
-function suits({ steps, to }: LevelMeasure, { strand, to: most }: GamesFilter): boolean {
+/** What games are held against beside the filter. */
+interface Known {
+  grouping: StoredGrouping | null
+  children: readonly Child[]
+  pace: { factor: number }
+  style: HouseStyle
+  yearGroup: YearGroup
+}
+
+/** A wish given up, with how many games fit then. */
+export interface Instead {
+  wish: keyof GamesFilter
+  games: number
+}
+
+/** The longest slot there usually is. */
+const longestSlot = 25
+
+const noWishes: GamesFilter = {
+  group: null,
+  slotMinutes: longestSlot,
+  needs: 'any',
+  strand: null,
+  to: null,
+  players: null,
+  adult: 'any',
+  noise: 3,
+}
+
+/** Where nothing fits: which one wish, given up, would bring games, the most first. */
+function insteadOf(known: Known, filter: GamesFilter): Instead[] {
+  return (Object.keys(noWishes) as (keyof GamesFilter)[])
+    .filter((wish) =>
+      wish === 'slotMinutes' ? filter.slotMinutes < longestSlot : filter[wish] !== noWishes[wish],
+    )
+    .map((wish) => {
+      const rows = rowsFor(known, { ...filter, [wish]: noWishes[wish] })
+      return { wish, games: rows.filter(({ against }) => against.length === 0).length }
+    })
+    .filter(({ games: found }) => found > 0)
+    .sort((a, b) => b.games - a.games)
+}
+
+function rowsFor({ grouping, children, pace, style, yearGroup }: Known, filter: GamesFilter): GameRow[] {
+  const worked = workedOn(style)
+  const chosen = chosenGroup(grouping, children, filter.group)
+  const offeredTo = (chosen?.children ?? children).map(beginner)
+  return games.map((game): GameRow => {
+    const measures = game.levels.map(({ id }) => levelMeasure(game.id, id))
+    const allowed = measures.flatMap((measure, index) => {
+      // Who asks for a strand by its name need not wait until it is begun, or worked on.
+      const mayBe =
+        filter.strand !== null ||
+        (worked.includes(markedStep(measure.marked).strand) && mayOfferToMost(measure, offeredTo))
+      return practises(measure, filter) && within(measure, filter) && mayBe ? [index] : []
+    })
+    const at = chosen && levelFor(game.id, chosen, style, allowed)
+    const { id: levelId, title } = game.levels[at?.level ?? allowed[0] ?? 0]
+    const { players: setOf, to, method, minutes: measured, within: ends } = levelMeasure(game.id, levelId)
+    const minutes = measured && timesPace(measured, pace.factor)
+    const { needs, around } = levelUse(game.id, levelId, setOf)
+    const setAside = pace.factor * around
+    const playing = Math.max(0, filter.slotMinutes - setAside)
+    const finishInSlot = shareWithin(ends[setOf], playing / pace.factor) ?? 1
+    return {
+      id: game.id,
+      title: game.title,
+      summary: game.summary,
+      level: title,
+      levelId,
+      players: game.players,
+      setOf,
+      minutes: minutes && {
+        p10: minutes.p10 + setAside,
+        p50: minutes.p50 + setAside,
+        p90: minutes.p90 + setAside,
+        finishInSlot,
+        method,
+      },
+      to,
+      needs,
+      fitting: at && at.zone,
+      own: at?.own?.filter((level) => level !== at.level).length ?? 0,
+      against: [
+        ...(allowed.length > 0 ? [] : [whyNoLevel(measures, filter)]),
+        ...againstRoom(game, needs, filter),
+        ...(game.room.timed && tooYoungForTheClock.includes(yearGroup) ? ['year' as const] : []),
+        ...(finishInSlot < likelyEnough ? ['slot' as const] : []),
+        ...(chosen && at && at.fitting * 2 < chosen.children.length ? ['group' as const] : []),
+      ],
+      starter: starters.includes(game.id),
+    }
+  })
+}
+
+/** Whether a level practises what is asked for. */
+function practises({ steps }: LevelMeasure, { strand }: GamesFilter): boolean {
   const share = steps.filter((step) => step.strand === strand).reduce((sum, step) => sum + step.share, 0)
-  return (strand === null || share >= worthPractising) && (most === null || to <= most)
+  return strand === null || share >= worthPractising
+}
+
+/** Whether its numbers stay within the range. */
+const within = ({ to }: LevelMeasure, { to: most }: GamesFilter) => most === null || to <= most
+
+/** Why a game has no level that may be offered. */
+function whyNoLevel(measures: readonly LevelMeasure[], filter: GamesFilter): Against {
+  const practising = measures.filter((measure) => practises(measure, filter))
+  if (practising.length === 0) return 'strand'
+  return practising.some((measure) => within(measure, filter)) ? 'not-begun' : 'range'
 }
 
 /** From this share of its items on a level counts as practising a strand. */
@@ -194,15 +271,17 @@ const worthPractising = 0.25
 /** Timed tasks worry younger children. */
 const tooYoungForTheClock: YearGroup[] = ['Reception', 'Year 1']
 
-/** Whether a game suits the room: what has to be found, who plays, who is near, how loud it gets. */
-function suitsRoom({ players, room }: AnyGame, items: readonly string[], filter: GamesFilter): boolean {
-  if (filter.needs === 'no-dice' && items.some((item) => /\bdie\b/.test(item))) return false
-  if (
-    filter.needs === 'no-print' &&
-    items.some((item) => /sheet|board|card|track|strip|grid|mat\b|path/.test(item))
-  )
-    return false
-  if (filter.players !== null && (filter.players < players.min || filter.players > players.max)) return false
-  if (filter.adult === 'none' && room.adult) return false
-  return room.noise <= filter.noise
+/** What the room has against a game: what has to be found, who plays, who is near, how loud it gets. */
+function againstRoom({ players, room }: AnyGame, items: readonly string[], filter: GamesFilter): Against[] {
+  const unwanted = filter.needs === 'no-dice' ? dice : filter.needs === 'no-print' ? printed : null
+  const found: [Against, boolean][] = [
+    ['players', filter.players !== null && (filter.players < players.min || filter.players > players.max)],
+    ['adult', filter.adult === 'none' && room.adult],
+    ['noise', room.noise > filter.noise],
+    ['needs', unwanted !== null && items.some((item) => unwanted.test(item))],
+  ]
+  return found.flatMap(([against, stands]) => (stands ? [against] : []))
 }
+
+const dice = /\bdie\b/
+const printed = /sheet|board|card|track|strip|grid|mat\b|path/

@@ -1,25 +1,28 @@
 'use client'
 
 import Link from 'next/link'
-import type { GameRow, GamesFilter as Filter } from '@/server/games/list'
+import type { GameRow, GamesFilter as Filter, Instead } from '@/server/games/list'
 import { LengthStrip } from '../charts/length-strip'
 import { paceInWords, zoneInShort } from '../words'
+import { againstInWords, whyNone } from './against'
 import { GamesFilter } from './games-filter'
 
 interface Props {
   classId: string
   rows: GameRow[]
+  /** Where nothing fits: wishes that would bring games, given up. */
+  instead: Instead[]
   groups: number[]
   filter: Filter
   pace: { factor: number; games: number }
 }
 
 /** Every game with its length against the slot: a few to begin with, then those that fit, then the rest. */
-export function GamesPage({ classId, rows, groups, filter, pace }: Props) {
-  const fitting = rows.filter(({ fits }) => fits)
+export function GamesPage({ classId, rows, instead, groups, filter, pace }: Props) {
+  const fitting = rows.filter(({ against }) => against.length === 0)
   const starters = fitting.filter(({ starter }) => starter)
   const more = fitting.filter(({ starter }) => !starter)
-  const others = rows.filter(({ fits }) => !fits)
+  const others = rows.filter(({ against }) => against.length > 0)
   return (
     <>
       <div className="headline">
@@ -28,6 +31,7 @@ export function GamesPage({ classId, rows, groups, filter, pace }: Props) {
             {fitting.length} of {rows.length} games fit
           </h1>
           <GamesFilter filter={filter} groups={groups} />
+          {fitting.length === 0 && <p>{whyNone(instead)}</p>}
           {paceInWords(pace) && <p className="small muted">{paceInWords(pace)}</p>}
         </div>
       </div>
@@ -86,6 +90,7 @@ function Row({ row, classId, filter }: { row: GameRow; classId: string; filter: 
           {row.title}
         </Link>
         <div className="small muted">{row.summary}</div>
+        {row.against.length > 0 && <div className="small">{againstInWords(row, filter)}</div>}
       </div>
       <div className="game-level small">
         {row.level}
