@@ -55,6 +55,7 @@ async function workedOut(): Promise<string> {
 
 test.each([
   ['landfall', 'to-20-die', 2, 4],
+  ['landfall', 'to-10-die', 2, 20],
   ['tower-bay', 'spinner-10', 3, 10],
   ['the-gap', 'to-20', 2, 6],
   ['perch', 'two-dice', 2, 10],
@@ -73,10 +74,13 @@ test.each([
     `${base}/games/${game}?level=${level}&players=${players}&slot=${slotMinutes}&view=figures`,
   )
   const finish = minutes.finishInSlot
+  // A game that is over in less than a third of the slot says how many fit.
   const heading =
-    finish >= 0.995
-      ? 'Nearly always finishes in your slot'
-      : `Finishes in your slot ${inHundred(finish)} times in 100`
+    minutes.p50 * 3 < slot
+      ? `Over in about ${oneDecimal(minutes.p50)} minutes: about ${oneDecimal(Math.max(2, Math.round(slot / minutes.p50)))} games fit in your slot`
+      : finish >= 0.995
+        ? 'Nearly always finishes in your slot'
+        : `Finishes in your slot ${inHundred(finish)} times in 100`
   await person.sees(new RegExp(`^${heading}$`))
   const figures = await workedOut()
   const goes =

@@ -2,6 +2,7 @@ import type { Around } from '@/core/analysis/around'
 import type { Spread } from '@/core/analysis/figures'
 import type { Strain } from '@/core/analysis/strain'
 import type { Action } from '@/server/answer'
+import { gamesThatFit } from '@/core/planning/session/short'
 import type { gamePage, stopWaiting as stop } from '@/server/games/game'
 import type { LevelFigures } from '@/server/heavy/jobs'
 import { FactGrid } from '../charts/fact-grid'
@@ -143,22 +144,31 @@ function strainInWords({ games, longestWait: { p90 }, sentBack }: Strain): strin
 }
 
 /** What is known at once: measured beforehand, or worked out by now. */
-export function headingFor({ known, figures }: Page): string | null {
-  if (figures?.analysis.state === 'done') return headingOf(figures.analysis.value)
-  if (known?.finishInSlot != null) return finishInWords(known.finishInSlot)
+export function headingFor({ known, figures, slotMinutes, around }: Page): string | null {
+  const playing = Math.max(1, slotMinutes - around.setUp - around.packUp)
+  if (figures?.analysis.state === 'done') return headingOf(figures.analysis.value, playing)
+  if (known?.finishInSlot != null && known.minutes)
+    return lengthInWords({ ...known.minutes, finishInSlot: known.finishInSlot }, playing)
   if (known && known.minutes === null) return 'As long as you like'
   if (!figures) return null
   return figures.analysis.state === 'working' ? 'Working out how it goes …' : 'How long it takes is not known'
 }
 
-function headingOf({ minutes, practice, reason }: LevelFigures): string {
-  if (minutes) return finishInWords(minutes.finishInSlot)
+function headingOf({ minutes, practice, reason }: LevelFigures, playing: number): string {
+  if (minutes) return lengthInWords(minutes, playing)
   if (reason === 'time-boxed' && practice)
     return `As long as you like: ${oneDecimal(practice.itemsPerChildPer10Min)} facts in ten minutes`
   return 'This game has no end at these rules'
 }
 
-function finishInWords(share: number): string {
+/** Whether it ends in the slot, or is over long before it. @param playing minutes of the slot there are to play */
+function lengthInWords(
+  { p50, finishInSlot: share }: { p50: number; finishInSlot: number },
+  playing: number,
+): string {
+  const games = gamesThatFit(p50, playing)
+  if (games !== null)
+    return `Over in about ${oneDecimal(p50)} minutes: about ${oneDecimal(games)} games fit in your slot`
   if (share >= 0.995) return 'Nearly always finishes in your slot'
   return share < 0.005
     ? 'Hardly ever finishes in your slot'

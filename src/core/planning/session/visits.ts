@@ -6,6 +6,7 @@ import type { Seats } from '../seating/partners'
 import type { Figures, KeptVisits, PlannedGroup, PlannedGrouping } from './context'
 import { levelOfGroup, levelsGiven, type GroupLevel } from './levels'
 import { stationAt, type Cell, type Plan } from './plan'
+import { gamesThatFit } from './short'
 
 /** A game that takes less than a third of its slot: what then. */
 export interface ShortGame {
@@ -167,11 +168,12 @@ function shortGame(
   const usualMinutes = usual(levels[level].id)
   const playing = (levelId: string) => slotMinutes - table.figures.around(gameId, levelId, players)
   const here = playing(levels[level].id)
-  if (usualMinutes === null || usualMinutes * 3 >= here) return null
+  const games = usualMinutes === null ? null : gamesThatFit(usualMinutes, here)
+  if (usualMinutes === null || games === null) return null
   const { fitting } = table.at(gameId, cell.groupId, level)
   const longer = levels.filter(({ id }, index) => {
     const minutes = usual(id)
-    if (minutes === null || minutes * 3 < playing(id)) return false
+    if (minutes === null || gamesThatFit(minutes, playing(id)) !== null) return false
     const finish = finishOf(gameId, id, sets, slotMinutes, table.figures)
     return (
       (finish ?? 1) >= likelyEnough && table.at(gameId, cell.groupId, index).fitting >= Math.max(1, fitting)
@@ -179,7 +181,7 @@ function shortGame(
   })[0]
   return {
     usualMinutes,
-    games: Math.max(2, Math.round(here / usualMinutes)),
+    games,
     longer: longer ? { levelId: longer.id, title: longer.title } : null,
   }
 }
