@@ -19,12 +19,13 @@ export function againstInWords(
     needs: needs === 'no-dice' ? 'needs dice' : 'has to be printed',
     year: 'against time, from Year 2 on',
     slot: `ends in ${slotMinutes} minutes ${inHundred(minutes?.finishInSlot ?? 0)} times in 100`,
-    group: 'for fewer than half of the group',
+    group: 'suits fewer than half of the group',
   }
   const [first, ...more] = against.map((one) => words[one])
   return [first[0].toUpperCase() + first.slice(1), ...more].join(', ')
 }
 
+/** What is asked for once a wish is given up. */
 const otherwise: Record<Instead['wish'], string> = {
   strand: 'practising anything',
   to: 'with larger numbers',
