@@ -1,7 +1,7 @@
 import { buffer } from 'node:stream/consumers'
 import type { Readable } from 'node:stream'
 import PDFDocument from 'pdfkit'
-import { games } from '@/core/games'
+import { games, usualLevel } from '@/core/games'
 import { gamePile } from '@/core/printing/game-pile'
 import type { Page } from '@/core/printing/pack'
 import { pagesOf } from '@/core/printing/pages'
@@ -15,7 +15,7 @@ const layOut = (): Page[] => {
   const pages: Page[] = []
   for (const game of games) {
     if (pages.length >= wanted) break
-    const pile = gamePile(game, game.levels[0], 6)
+    const pile = gamePile(game, usualLevel(game), 6)
     const counts = countsToPrint(pile.bundles, new Map())
     pages.push(...pagesOf(pile, { paper: 'A4', backs: 'none', seed: 1, taskCards: 'small', counts }))
   }

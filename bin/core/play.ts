@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gameIdSchema, gameOf, type AnyGame } from '@/core/games'
+import { gameIdSchema, gameOf, usualLevel, type AnyGame } from '@/core/games'
 import { auto, newRound, sceneOf, type RoundEvent } from '@/core/games/engine/round'
 import { demonstrate } from '@/core/games/engine/demonstration'
 import { practiceItemSchema, slips } from '@/core/skills'
@@ -15,7 +15,7 @@ const ruledSchema = z
   })
   .transform(({ game: id, level, params, players }, context) => {
     const game = gameOf(id)
-    const found = level === undefined ? game.levels[0] : game.levels.find((one) => one.id === level)
+    const found = level === undefined ? usualLevel(game) : game.levels.find((one) => one.id === level)
     if (!found) {
       context.addIssue({ code: 'custom', path: ['level'], message: `${game.title} has no such level.` })
       return z.NEVER

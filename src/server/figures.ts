@@ -5,7 +5,7 @@ import { aroundMinutes } from '@/core/analysis/around'
 import type { analyseInputSchema } from '@/core/analysis/analyse'
 import { levelMeasureSchema, measureLevel, type LevelMeasure } from '@/core/analysis/level-measure'
 import type { ProfileStep } from '@/core/evidence/fit'
-import { gameOf } from '@/core/games'
+import { gameOf, usualLevel } from '@/core/games'
 import { mainStrand as mainStrandBy, successAt as successBy } from '@/core/planning/session/levels'
 import type { StrandId } from '@/core/skills'
 import { nameOf } from '@/core/things'
@@ -23,10 +23,10 @@ function measuredBefore(): Map<string, LevelMeasure> {
   )
 }
 
-/** What a level of the catalogue comes to; of a level that is not there any more, the first. */
+/** What a level of the catalogue comes to; of a level that is not there any more, the usual one. */
 export function levelMeasure(gameId: string, levelId: string): LevelMeasure {
   const game = gameOf(gameId)
-  const level = game.levels.find(({ id }) => id === levelId) ?? game.levels[0]
+  const level = game.levels.find(({ id }) => id === levelId) ?? usualLevel(game)
   const key = `${gameId} ${level.id}`
   const known = measures.get(key)
   if (known) return known

@@ -1,6 +1,6 @@
 import { randomInt } from 'node:crypto'
 import { z } from 'zod'
-import { gameIdSchema, gameOf } from '@/core/games'
+import { gameIdSchema, gameOf, usualLevel } from '@/core/games'
 import { timed } from '@/core/games/engine/cautions'
 import type { ClassStep } from '@/core/games/playing/class-questions'
 import { textsOf } from '@/core/games/texts'
@@ -130,7 +130,7 @@ export const toolsPage = readingClass('toolsPage', classIdSchema, () => Promise.
 /** @throws {NotHere} if the game has no such level */
 function levelAsked({ gameId, levelId }: { gameId: string; levelId?: string }) {
   const game = gameOf(gameId)
-  const level = levelId === undefined ? game.levels[0] : game.levels.find(({ id }) => id === levelId)
+  const level = levelId === undefined ? usualLevel(game) : game.levels.find(({ id }) => id === levelId)
   if (!level) throw new NotHere()
   return { game, level }
 }

@@ -1,6 +1,6 @@
 import { inverse, Matrix } from 'ml-matrix'
 import { cumulative } from '../chance/distribution'
-import { gameOf } from '../games'
+import { gameOf, usualLevel } from '../games'
 import { analyse, analyseInputSchema, type Analysis } from './analyse'
 import { defaultPace, goTime } from './pace'
 import type { z } from 'zod'
@@ -244,7 +244,7 @@ test('bad input names its field', () => {
 
 test('a track go with one die comes to about 13 s, with its sentence to about 25 s (common practice, no source)', () => {
   const average = (record: boolean) => {
-    const params = { ...gameOf('landfall').levels[0].params, goal: 600, record }
+    const params = { ...usualLevel(gameOf('landfall')).params, goal: 600, record }
     const { minutes, solo } = run({ game: 'landfall', params, players: 1 })
     return (minutes!.mean * 60) / solo!.goes!
   }

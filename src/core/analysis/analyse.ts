@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gameIdSchema, gameOf, type AnyGame } from '../games'
+import { gameIdSchema, gameOf, usualLevel, type AnyGame } from '../games'
 import { playExactly, solve } from './exact'
 import {
   deadShareOf,
@@ -64,7 +64,7 @@ function levelParams(
     })
     return z.NEVER
   }
-  const parsed = game.params.safeParse(params ?? game.levels[0].params)
+  const parsed = game.params.safeParse(params ?? usualLevel(game).params)
   if (parsed.success) return parsed.data
   for (const { path, message } of parsed.error.issues)
     context.addIssue({ code: 'custom', path: ['params', ...path], message })

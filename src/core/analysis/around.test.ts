@@ -1,11 +1,11 @@
-import { games, gameOf } from '../games'
+import { games, gameOf, usualLevel } from '../games'
 import { aroundMinutes, aroundPlay } from './around'
 import { analyse, analyseInputSchema } from './analyse'
 import { goTime, defaultPace } from './pace'
 
 test('Landfall for two: sit down, fetch a die and two tracks, count out two markers; then put it away', () => {
   const game = gameOf('landfall')
-  const { setUp, packUp } = aroundPlay(game, game.levels[0].params, 2)
+  const { setUp, packUp } = aroundPlay(game, usualLevel(game).params, 2)
   // 20 s to sit down, 4 s for the die and each track, half a second for each marker.
   expect(60 * setUp).toBeCloseTo(20 + 3 * 4 + 2 * 0.5, 9)
   expect(60 * packUp).toBeCloseTo(10 + 0.4 * 33, 9)
@@ -28,7 +28,7 @@ test('a pack is shuffled, not fetched card by card; no game takes longer than tw
 
 test('more children need more things laid out', () => {
   const game = gameOf('pebble-count')
-  const { params } = game.levels[0]
+  const { params } = usualLevel(game)
   expect(aroundMinutes(game, params, 4)).toBeGreaterThan(aroundMinutes(game, params, 2))
 })
 

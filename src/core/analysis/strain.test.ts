@@ -1,4 +1,4 @@
-import { gameOf } from '../games'
+import { gameOf, usualLevel } from '../games'
 import { analyse, analyseInputSchema } from './analyse'
 import { strainOf } from './strain'
 
@@ -21,9 +21,9 @@ test('the longest wait of one child, by the law of the collector', () => {
 
 test('tokens sent back are counted where the rules send them back', () => {
   const game = gameOf('perch')
-  const one = strainOf(game, game.levels[0].params, 2, 'planner', 200)
+  const one = strainOf(game, usualLevel(game).params, 2, 'planner', 200)
   expect(one.sentBack!.mean).toBeGreaterThan(0.5)
-  expect(strainOf(game, game.levels[0].params, 1, 'planner', 200).sentBack).toBeNull()
+  expect(strainOf(game, usualLevel(game).params, 1, 'planner', 200).sentBack).toBeNull()
 })
 
 test('who starts in own colours is found by playing, and has more than its share of the last tower', () => {

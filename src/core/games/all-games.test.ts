@@ -5,7 +5,7 @@ import { hasStep, isTrue, largestNumber, placeOf } from '../skills'
 import { gameEventSchema, type GameEvent } from './engine/events'
 import { anyMove } from './engine/game'
 import { textsOf } from './texts'
-import { games, gameOf, playGo, type AnyGame, type Choice, type GameState } from './index'
+import { games, gameOf, playGo, usualLevel, type AnyGame, type Choice, type GameState } from './index'
 
 const levels = games.flatMap((game) => game.levels.map((level) => ({ game, level })))
 
@@ -228,7 +228,7 @@ describe('the planner sees no hidden card: what it chooses is the same however t
       view('tens-catch', { ...state, unseen: [6, 7] }),
     )
     const fog = gameOf('fog-number')
-    const hidden = (at: number) => ({ ...fog.setup(fog.levels[0].params, 2), hidden: at })
+    const hidden = (at: number) => ({ ...fog.setup(usualLevel(fog).params, 2), hidden: at })
     expect(view('fog-number', hidden(2))).toEqual(view('fog-number', hidden(7)))
   })
 })
@@ -248,7 +248,7 @@ test('materials are conserved: cards of Tens Catch, birds of Perch, cards of Any
       expect(cards(state) + taken).toBe(36)
     }
     const perch = gameOf('perch')
-    let birds = perch.setup(perch.levels[1].params, 2) as never
+    let birds = perch.setup(perch.levels.find(({ id }) => id === 'two-dice')!.params, 2) as never
     while (!(birds as GameState).ended) {
       birds = playGo(perch, birds, 'novice', chance) as never
       const { hand, board } = birds as { hand: number[]; board: { tokens: number }[] }

@@ -119,6 +119,10 @@ export function gameOf(id: string): AnyGame {
   return game
 }
 
+/** The level that is set out and shown where none was chosen. */
+export const usualLevel = ({ levels, usual }: Pick<AnyGame, 'levels' | 'usual'>): AnyGame['levels'][number] =>
+  levels.find(({ id }) => id === usual) ?? levels[0]
+
 export type { SameLawEachGo, Choice, GameState, Variant } from './engine/game'
 export type { Material } from './engine/material'
 export { playGo } from './engine/game'

@@ -1,4 +1,4 @@
-import { gameOf } from './index'
+import { gameOf, usualLevel } from './index'
 import { inCoinage, type Coinage } from '../skills/coins'
 import type { LevelTexts } from './engine/texts'
 import { buoyBowlTexts } from './catalogue/collect/buoy-bowl.texts'
@@ -119,8 +119,8 @@ export function textsOf(game: string, params: unknown, coinage: Coinage = 'shell
     : (JSON.parse(inCoinage(JSON.stringify(written), coinage)) as LevelTexts)
 }
 
-/** The words of a level; of a level that is not there any more those of the first. */
+/** The words of a level; of a level that is not there any more those of the usual one. */
 export function textsAt(gameId: string, levelId: string): LevelTexts {
-  const { levels } = gameOf(gameId)
-  return textsOf(gameId, (levels.find(({ id }) => id === levelId) ?? levels[0]).params)
+  const game = gameOf(gameId)
+  return textsOf(gameId, (game.levels.find(({ id }) => id === levelId) ?? usualLevel(game)).params)
 }

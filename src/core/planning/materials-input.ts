@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gameIdSchema, gameOf } from '../games'
+import { gameIdSchema, gameOf, usualLevel } from '../games'
 import { splitIntoSets } from '../games/engine/sets'
 import { againstInventory, toBuy, type Stocked } from './inventory'
 import { materialsOf, type Need } from './materials'
@@ -36,7 +36,7 @@ const visitSchema = z
         })
     })
     const level =
-      visit.level === undefined ? game.levels[0] : game.levels.find(({ id }) => id === visit.level)
+      visit.level === undefined ? usualLevel(game) : game.levels.find(({ id }) => id === visit.level)
     if (!level) {
       context.addIssue({ code: 'custom', path: ['level'], message: `${game.title} has no such level.` })
       return z.NEVER

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { gameOf } from '../games'
+import { gameOf, usualLevel } from '../games'
 import { addDays, clockAfter, schoolDaysBetween, weekday } from './calendar'
 import { materialsOf } from './materials'
 import { rotate, type Place } from './rotation'
@@ -55,12 +55,12 @@ test('materials: a group of five as 2 + 3 doubles what is needed for a set, spar
 })
 
 test('materials: what moves on with the slots is needed once, at its busiest', () => {
-  const { materials, levels } = gameOf('landfall')
+  const game = gameOf('landfall')
   const demand = (slot: number, station: number, sets: number[]) => ({
     slot,
     station,
     sets,
-    materials: materials(levels[0].params),
+    materials: game.materials(usualLevel(game).params),
   })
   const { stations, all } = materialsOf([demand(0, 0, [2]), demand(1, 0, [2, 2]), demand(1, 1, [2])], 2)
   const dice = (needs: { item: string; count: number }[]) => needs.find(({ item }) => item === 'die')?.count

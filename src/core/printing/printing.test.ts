@@ -1,6 +1,6 @@
 import { seededChance } from '../chance/chance'
 import type { Mark } from '../drawing/marks'
-import { games, gameOf } from '../games'
+import { games, gameOf, usualLevel } from '../games'
 import { materialsOf } from '../planning/materials'
 import { isPrinted, nameOf, thing } from '../things'
 import { bagOf } from './bag'
@@ -136,12 +136,10 @@ test.each(['long edge', 'short edge'] as const)('backs, turned on the %s, meet t
 
 test('pages stand in the order of the bags; what a bag holds is not printed again, what is missing from it is', () => {
   const [first, second] = ['landfall', 'hidden-corner'].map((gameId) => {
-    const { materials, levels } = gameOf(gameId)
-    const needs = materialsOf(
-      [{ slot: 0, station: 0, materials: materials(levels[0].params), sets: [2] }],
-      1,
-    ).all
-    return bagOf(gameId, needs, [{ levelId: levels[0].id, players: 2, sets: 1 }])
+    const game = gameOf(gameId)
+    const { id: levelId, params } = usualLevel(game)
+    const needs = materialsOf([{ slot: 0, station: 0, materials: game.materials(params), sets: [2] }], 1).all
+    return bagOf(gameId, needs, [{ levelId, players: 2, sets: 1 }])
   })
   const pile = { title: 'two bags', bundles: [second, first] }
   const all = countsToPrint(pile.bundles, new Map())

@@ -1,4 +1,4 @@
-import { gameOf } from '../games'
+import { gameOf, usualLevel } from '../games'
 import { textsAt } from '../games/texts'
 import { groupNames } from '../grouping/pennants'
 import type { PlannedVisit } from '../planning/session/visits'
@@ -51,7 +51,7 @@ export function sessionPapers(papers: SessionPapers): Bundle {
   const comingTo = (stationId: string) =>
     visits.filter((visit) => visit.stationId === stationId).sort((a, b) => a.slot - b.slot)
   const firstLevel = (stationId: string, gameId: string) =>
-    comingTo(stationId)[0]?.levelId ?? gameOf(gameId).levels[0].id
+    comingTo(stationId)[0]?.levelId ?? usualLevel(gameOf(gameId)).id
   /** The groups that come to a station with their levels, in the order in which they come. */
   const levelsAt = (stationId: string, gameId: string) =>
     comingTo(stationId).map((visit) => {

@@ -1,5 +1,5 @@
 import { mayOffer } from '@/core/evidence/begun'
-import { gameOf, games } from '@/core/games'
+import { gameOf, games, usualLevel } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
 import { placedStrands } from '@/core/skills'
 import { inBand } from '@/core/grouping/problem/fit-cost'
@@ -85,7 +85,7 @@ test('a game page says what choosing by chance costs, and refuses rules that mak
 })
 
 test('the pictures of a level: its table, and one for each step of a child or its sign; of rules made by hand too', async () => {
-  const { params } = gameOf('landfall').levels[0]
+  const { params } = usualLevel(gameOf('landfall'))
   const level = (await picturesOf('landfall', params, true))!
   const { steps } = textsOf('landfall', params)
   expect(level.steps).toHaveLength(steps.length)

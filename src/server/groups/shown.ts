@@ -1,4 +1,4 @@
-import { gameOf } from '@/core/games'
+import { gameOf, usualLevel } from '@/core/games'
 import type { Group, Groups } from '@/core/grouping/groups'
 import { cheapestLevel } from '@/core/grouping/problem/problem'
 import { eachItsOwn } from '@/core/grouping/making/mode'
@@ -17,25 +17,30 @@ export function proposedOr<T>(request: GroupingRequest, onClash: T): Groups | T 
   }
 }
 
-/** Made by hand, or where no groups keep the limits: everybody in the first, to be moved by hand. */
-export const everybodyInOne = ({ children, levels, pennants }: GroupingRequest): Groups => ({
-  groups: pennants.map((pennant, position) => ({
-    pennant,
-    levelId: levels[0],
-    pupils: position === 0 ? [...children] : [],
-    withAdult: false,
-  })),
-  own: {},
-  pairs: {},
-})
+/** Made by hand, or where no groups keep the limits: everybody in the first, to be moved by hand, at the level that suits most. */
+export function everybodyInOne(request: GroupingRequest): Groups {
+  const { children, levels, pennants } = request
+  const everybody = children.map((_, child) => child)
+  const levelId = levels[cheapestLevel(problemOfRequest(request), everybody).level]
+  return {
+    groups: pennants.map((pennant, position) => ({
+      pennant,
+      levelId,
+      pupils: position === 0 ? [...children] : [],
+      withAdult: false,
+    })),
+    own: {},
+    pairs: {},
+  }
+}
 
 /** Stored groups as shown, without those who have left; who came since is in none until moved. */
 function standingGroups({ groups, gameId }: StoredGrouping, children: readonly string[]): Group[] {
-  const { levels } = gameOf(gameId)
+  const game = gameOf(gameId)
   return groups.map(({ pennant, levelId, pupils, withAdult }) => ({
     pennant,
     withAdult,
-    levelId: levels.some(({ id }) => id === levelId) ? levelId : levels[0].id,
+    levelId: game.levels.some(({ id }) => id === levelId) ? levelId : usualLevel(game).id,
     pupils: pupils.filter((id) => children.includes(id)),
   }))
 }

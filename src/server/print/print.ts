@@ -1,7 +1,7 @@
 import { setTimeout } from 'node:timers/promises'
 import { z } from 'zod'
 import { svgOfPage } from '@/core/drawing/svg'
-import { gameOf } from '@/core/games'
+import { gameOf, usualLevel } from '@/core/games'
 import { groupNames } from '@/core/grouping/pennants'
 import type { PrintItem } from '@/core/printing/item'
 import type { Page } from '@/core/printing/pack'
@@ -91,9 +91,9 @@ async function sourceOf(
 ): Promise<{ source: PileSource; without: string[] } | null> {
   switch (what.kind) {
     case 'game': {
-      const { levels } = gameOf(what.gameId)
-      const levelId = what.levelId ?? levels[0].id
-      if (!levels.some(({ id }) => id === levelId)) throw new NotHere()
+      const game = gameOf(what.gameId)
+      const levelId = what.levelId ?? usualLevel(game).id
+      if (!game.levels.some(({ id }) => id === levelId)) throw new NotHere()
       return { source: { kind: 'game', gameId: what.gameId, levelId, children: what.children }, without: [] }
     }
     case 'session':

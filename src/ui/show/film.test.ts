@@ -1,9 +1,9 @@
-import { gameOf } from '@/core/games'
+import { gameOf, usualLevel } from '@/core/games'
 import { itemAsked, type PracticeItem } from '@/core/skills'
 import { again, back, begin, current, isOver, next, withCase } from './film'
 import { hintFor, moveInWords, oftenInWords, promptFor } from './in-words'
 
-const film = () => begin('landfall', gameOf('landfall').levels[0].params, 1, 4)
+const film = () => begin('landfall', usualLevel(gameOf('landfall')).params, 1, 4)
 
 test('on and back is the identity, as often as one likes', () => {
   let here = film()

@@ -105,7 +105,10 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
   summary: string
   section: Section
   params: z.ZodType<P>
+  /** About from easy to hard. */
   levels: readonly Level<P>[]
+  /** Id of the level that is set out and shown where none was chosen; left out: the first. */
+  usual?: string
   players: { min: number; max: number; typical: number }
   /** How goes run: in turn; one call and all act; each on an own board at once. */
   goes: 'alternate' | 'call' | 'parallel'

@@ -1,5 +1,5 @@
 import { itemAsked, slips } from '../../skills'
-import { games, gameOf } from '../index'
+import { games, gameOf, usualLevel } from '../index'
 import { ImpossibleDevice, newRound, sceneOf } from '../engine/round'
 import { demonstrate, roundWith } from '../engine/demonstration'
 import { firstFrame, nextFrames, playersToShow, type Frame } from './showing'
@@ -95,7 +95,7 @@ test.each(['landfall', 'perch', 'squall', 'five-flags', 'low-tide', 'any-pairs',
 
 test('a case asked for by itself comes up in the go that is named', () => {
   const game = gameOf('landfall')
-  const { params } = game.levels[0]
+  const { params } = usualLevel(game)
   const { seed, go } = roundWith('waits', game, params, 1)!
   let frame = firstFrame(newRound('landfall', params, 1, seed))
   while (frame.goes < go || frame.stage !== 'moved') frame = nextFrames(frame).at(-1)!
@@ -104,7 +104,7 @@ test('a case asked for by itself comes up in the go that is named', () => {
 
 describe('what is hidden stays hidden', () => {
   test('Number in the Fog: the table looks the same whatever the number is', () => {
-    const { params } = gameOf('fog-number').levels[0]
+    const { params } = usualLevel(gameOf('fog-number'))
     const round = nextFrames(firstFrame(newRound('fog-number', params, 2, 1)))[0].round
     const seen = (hidden: number) =>
       JSON.stringify(sceneOf({ ...round, state: { ...round.state, hidden } as never }, 0))

@@ -1,6 +1,6 @@
 import type { Mark } from '../../drawing/marks'
 import { tableMarks } from '../../drawing/table'
-import { games, gameOf } from '../index'
+import { games, gameOf, usualLevel } from '../index'
 import { textsOf } from '../texts'
 import { stepPictures } from './step-pictures'
 
@@ -53,7 +53,7 @@ test('no picture is a blank: where nothing lies yet and nothing is outlined, the
 
 test('Landfall: the die as it was rolled, the sentence, the marker where it landed', () => {
   const game = gameOf('landfall')
-  const { params } = game.levels[0]
+  const { params } = usualLevel(game)
   const [rolled, said, moved] = stepPictures(game, params, ['roll', 'say', 'move'])
   if (rolled?.kind !== 'table' || said?.kind !== 'said' || moved?.kind !== 'table')
     throw new Error('A picture is missing.')
@@ -78,12 +78,12 @@ test('a move that is shown stays in one row: nothing is left out between its squ
 
 test('a step that the table does not tell keeps its sign', () => {
   const game = gameOf('landfall')
-  expect(stepPictures(game, game.levels[0].params, ['check', 'pass'])).toEqual([null, null])
+  expect(stepPictures(game, usualLevel(game).params, ['check', 'pass'])).toEqual([null, null])
 })
 
 test('who looks after a spin looks for the place: the numeral that was spun, and nothing stands on it yet', () => {
   const game = gameOf('tower-bay')
-  const [spun, sought, placed] = stepPictures(game, game.levels[0].params, ['spin', 'look', 'place'])
+  const [spun, sought, placed] = stepPictures(game, usualLevel(game).params, ['spin', 'look', 'place'])
   if (spun?.kind !== 'table' || sought?.kind !== 'table' || placed?.kind !== 'table')
     throw new Error('A picture is missing.')
   const wheel = spun.scene.things.find(({ face }) => face?.kind === 'wheel')?.face

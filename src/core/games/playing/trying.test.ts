@@ -1,4 +1,4 @@
-import { games, gameOf } from '../index'
+import { games, gameOf, usualLevel } from '../index'
 import { slips } from '../../skills'
 import {
   answer,
@@ -59,7 +59,7 @@ test.each(games.map(({ id }) => [id] as const))(
 )
 
 test('nothing fits: saying so passes the go on; where something fits it is looked at again', () => {
-  const { params } = gameOf('landfall').levels[0]
+  const { params } = usualLevel(gameOf('landfall'))
   const start = beginTrying('landfall', { ...params, start: 8 }, 1, 'alone', 1)
   const stuck = deviceUsed(start, [5])
   expect(stuck.open).toEqual([])

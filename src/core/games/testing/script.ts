@@ -1,5 +1,5 @@
 import type { Chance } from '../../chance/chance'
-import { gameOf, playGo, type Choice, type GameEvent, type GameState } from '../index'
+import { gameOf, playGo, usualLevel, type Choice, type GameEvent, type GameState } from '../index'
 
 /** Chance that gives the numbers asked for, in order. @throws where a number can't come up, or none is left */
 function scripted(...numbers: number[]): Chance {
@@ -16,7 +16,7 @@ function scripted(...numbers: number[]): Chance {
 /** A game set up at a level, or with some of its rules changed. */
 export function start(id: string, { level, players = 1, rules = {} }: Setup = {}): GameState & Anything {
   const game = gameOf(id)
-  const { params } = game.levels.find((one) => one.id === level) ?? game.levels[0]
+  const { params } = game.levels.find((one) => one.id === level) ?? usualLevel(game)
   return game.setup(game.params.parse({ ...params, ...rules }), players)
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gameIdSchema, gameOf } from '../../games'
+import { gameIdSchema, gameOf, usualLevel } from '../../games'
 import { splitIntoSets } from '../../games/engine/sets'
 import { fitCost, type Band } from '../../grouping/problem/fit-cost'
 import { ownBand } from '../../evidence/fit'
@@ -182,7 +182,7 @@ export function planProblem(input: PlanInput): PlanProblem {
   const items = Object.keys(input.inventory)
   const offers = input.offers.map((offer): Offer => {
     const game = gameOf(offer.game)
-    const level = game.levels.find((one) => one.id === offer.level) ?? game.levels[0]
+    const level = game.levels.find((one) => one.id === offer.level) ?? usualLevel(game)
     const station = input.stations.findIndex((one) => one.id === offer.station)
     const { mode, places } = input.stations[station]
     const withAdult = mode === 'adult-led' || mode === 'adult-near'

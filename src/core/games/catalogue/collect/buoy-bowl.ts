@@ -90,6 +90,7 @@ export const buoyBowl = defineGame({
     level('five', '5 pins', 5, false),
     level('ten', '10 pins', 10, false),
     level('five-hidden', '5 pins, the rest hidden', 5, true),
+    level('seven-hidden', '7 pins, the rest hidden', 7, true),
     level('ten-hidden', '10 pins, the rest hidden', 10, true),
   ],
   players: { min: 1, max: 6, typical: 3 },

@@ -24,13 +24,13 @@ export const doublesDashTexts = (params: Params): LevelTexts => {
     ],
     lookFors: [
       values > 6 ? 'Knows doubles beyond 6, or builds them from fives?' : 'Knows the double, or adds?',
-      'Uses fingers or a five to see 4 and 4?',
+      values < 4 ? 'Uses fingers to see 3 and 3?' : 'Uses fingers or a five to see 4 and 4?',
       'Says that every column has the same chance?',
     ],
     misconceptions: [
       {
         seen: 'Writes the number itself.',
-        ask: 'How would you show double four on your hands?',
+        ask: `How would you show double ${values < 4 ? 'three' : 'four'} on your hands?`,
         move: 'double-it',
       },
       {
@@ -42,9 +42,9 @@ export const doublesDashTexts = (params: Params): LevelTexts => {
     iCan: 'I can say the double of a number.',
     words: ['double', 'twice', 'the same again', 'column'],
     easier: 'Show the number on both hands, or build it twice on a frame.',
-    harder: 'Say the near double too: 4 and 5.',
+    harder: `Say the near double too: ${values < 4 ? '2 and 3' : '4 and 5'}.`,
     stuck: 'Build the number with cubes, then the same again.',
-    finishEarly: 'Write a near double beside each double: 6 and 6, 6 and 7.',
+    finishEarly: `Write a near double beside each double: ${values < 6 ? '2 and 2, 2 and 3' : '6 and 6, 6 and 7'}.`,
     talk: 'Which doubles do you just know? How can they help with the next ones?',
     cautions: [],
     home: `Draw ${values} columns on squared paper and ${die ? 'roll a die' : 'use numbered slips'}.`,

@@ -102,10 +102,12 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   section: 'collect',
   params: paramsSchema,
   levels: [
+    level('to-6', 'doubles to 6, cards', 3, 4),
     level('short', 'doubles to 12, four boxes', 6, 4),
     level('die', 'doubles to 12, six boxes', 6, 6),
     level('cards', 'doubles to 20, cards', 10, 4),
   ],
+  usual: 'short',
   players: { min: 1, max: 2, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',

@@ -62,6 +62,7 @@ export const markAndMake = defineGame({
   levels: [
     level('to-5', '0 to 5', 0, 5),
     level('to-10', '0 to 10', 0, 10),
+    level('to-15', '0 to 15', 0, 15),
     level('teens', '11 to 20', 11, 20),
   ],
   players: { min: 1, max: 6, typical: 1 },

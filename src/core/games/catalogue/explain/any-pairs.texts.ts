@@ -37,7 +37,9 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
           ? tens
             ? 'Says “-ty”, not “-teen”?'
             : 'Tells 12 from 20?'
-          : 'Tells 6 from 9?',
+          : high < 9
+            ? 'Tells 2 from 5?'
+            : 'Tells 6 from 9?',
       'Goes back to who asked for what?',
     ],
     misconceptions: [

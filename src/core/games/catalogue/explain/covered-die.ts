@@ -117,8 +117,10 @@ export const coveredDie = defineGame({
   params: paramsSchema,
   levels: [
     level('to-3', 'dice with 1 to 3', 3, 'shade', 5),
+    level('to-4', 'dice with 1 to 4', 4, 'shade', 5),
     level('die', 'ordinary dice', 6, 'shade'),
     level('move', 'ordinary dice, move along', 6, 'move'),
+    level('to-7', 'numbers 1 to 7', 7, 'say'),
     level('to-9', 'numbers 1 to 9', 9, 'say'),
   ],
   players: { min: 2, max: 4, typical: 2 },

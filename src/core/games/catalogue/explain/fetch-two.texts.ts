@@ -41,7 +41,7 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
           ]
         : []),
       {
-        seen: 'Works out 3 + 5 from scratch after 5 + 3.',
+        seen: `Works out ${high < 5 ? '1 + 3 from scratch after 3 + 1' : '3 + 5 from scratch after 5 + 3'}.`,
         ask: 'What changed? What stayed the same?',
         move: 'turn-round',
       },
@@ -50,7 +50,7 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
     words: four
       ? ['add', 'take away', 'total', 'part', 'belongs to']
       : ['add', 'total', 'the other way round'],
-    easier: four ? 'Write the two adding sums only.' : 'Fetch up to three of each.',
+    easier: four ? 'Write the two adding sums only.' : `Fetch up to ${high > 3 ? 'three' : 'two'} of each.`,
     harder: 'Cover one number of each sum for a friend to find.',
     stuck: 'Put both kinds together: how many? That is the total.',
     finishEarly: 'Draw a picture for one of your sums.',

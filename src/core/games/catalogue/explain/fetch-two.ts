@@ -95,10 +95,13 @@ export const fetchTwo = defineGame({
   section: 'explain',
   params: paramsSchema,
   levels: [
+    level('to-3', 'to 3 of each, adding', 3, 2),
     level('to-5', 'to 5 of each, adding', 5, 2),
     level('to-6', 'to 6 of each, all four sentences', 6, 4),
+    level('to-8', 'to 8 of each, all four sentences', 8, 4),
     level('to-10', 'to 10 of each, all four sentences', 10, 4),
   ],
+  usual: 'to-5',
   players: { min: 1, max: 6, typical: 4 },
   goes: 'parallel',
   interaction: 'shared',

@@ -35,15 +35,15 @@ export const hiddenCornerTexts = (params: Params): LevelTexts => {
         : `Starts from the ${whole}?`,
       `Tells a ${add ? 'part' : 'factor'} from the ${whole}?`,
       add
-        ? `Can say how: “${high > 5 ? '8 and 2' : '4 and 4'}, and one more”?`
+        ? `Can say how: “${high >= 8 ? '8 and 2' : high > 5 ? '5 and 5' : high > 3 ? '4 and 4' : '2 and 2'}, and one more”?`
         : 'Can say how: “5 times 6, and 6 more”?',
     ],
     misconceptions: [
       total
         ? add
           ? {
-              seen: 'Says that zero and four make zero.',
-              ask: 'Four and none: how many is that?',
+              seen: `Says that zero and ${high > 3 ? 'four' : 'three'} make zero.`,
+              ask: `${high > 3 ? 'Four' : 'Three'} and none: how many is that?`,
               move: 'zero',
             }
           : {

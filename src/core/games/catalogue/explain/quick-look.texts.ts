@@ -59,7 +59,7 @@ export const quickLookTexts = (params: Params): LevelTexts => {
         : `I can see how many, to ${high}, by its parts.`,
     words: ['see', 'how many', 'and', ...(pattern === 'frame' ? ['row', 'full'] : ['part'])],
     easier: 'Show the card for longer, or twice.',
-    harder: 'Say how many more would fill it, or make ten.',
+    harder: `Say how many more would ${high > 5 ? 'fill it, or make ten' : 'make five'}.`,
     stuck: 'Show it again and cover one part: how many now? And the rest?',
     finishEarly: 'Make a pattern that a partner can see at once.',
     talk: 'How did you see it? Who saw it another way?',

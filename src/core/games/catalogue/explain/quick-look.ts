@@ -73,6 +73,7 @@ export const quickLook = defineGame({
   section: 'explain',
   params: paramsSchema,
   levels: [
+    level('fingers-5', 'fingers to 5', 'fingers', 5, 3000),
     level('dice', 'dice patterns', 'dice', 6, 3000),
     level('fingers', 'fingers to 10', 'fingers', 10, 2500),
     level('frame', 'five and some, ten frame', 'frame', 10, 2000),

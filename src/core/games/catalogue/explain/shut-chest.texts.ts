@@ -42,7 +42,7 @@ export const shutChestTexts = (params: Params): LevelTexts => {
     rules: [
       `${hidden}${form === 'chest-card-and-die' ? '' : ' as all count'}; the lid stays shut.`,
       `${loose}.`,
-      `Tap the lid and say its number, then count on over the loose ones: “${first > 5 ? 'six; seven, eight' : 'four; five, six'}”.`,
+      `Tap the lid and say its number, then count on over the loose ones: “${first > 5 ? 'six; seven, eight' : first > 3 ? 'four; five, six' : 'three; four, five'}”.`,
       ...(record ? ['Write the first number, what was added, and the total.'] : []),
       'Unsure? Open the lid and check. Pass it on.',
     ],
@@ -61,7 +61,7 @@ export const shutChestTexts = (params: Params): LevelTexts => {
       },
       {
         seen: 'Says the chest’s number on the first loose one.',
-        ask: `The chest is ${first > 5 ? 'six' : 'four'}. This one is …?`,
+        ask: `The chest is ${first > 5 ? 'six' : first > 3 ? 'four' : 'three'}. This one is …?`,
         move: 'counted-own',
       },
     ],

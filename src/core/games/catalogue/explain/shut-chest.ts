@@ -100,11 +100,13 @@ export const shutChest = defineGame({
   section: 'explain',
   params: paramsSchema,
   levels: [
+    level('to-3', 'chest to 3, two spinners', { first: 3 }),
     level('to-5', 'chest to 5, two spinners', { first: 5 }),
     level('die', 'die and finger pictures', { first: 6, form: 'die-and-picture' }),
     level('to-9', 'chest to 9, two spinners', { first: 9 }),
     level('to-20', 'chest cards to 20 and a die', { first: 20, second: 6, form: 'chest-card-and-die' }),
   ],
+  usual: 'to-5',
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',

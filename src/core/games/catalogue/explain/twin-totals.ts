@@ -209,7 +209,9 @@ export const twinTotals = defineGame<Params, State, number, View>({
   params: paramsSchema,
   levels: [
     level('to-6', 'totals to 6, five pairs', 6, 5),
+    level('to-8', 'totals to 8, six pairs', 8, 6),
     level('to-10', 'totals to 10, six pairs', 10, 6),
+    level('to-12', 'totals to 12, six pairs', 12, 6),
     level('to-20', 'totals to 20, eight pairs', 20, 8),
   ],
   players: { min: 1, max: 4, typical: 2 },

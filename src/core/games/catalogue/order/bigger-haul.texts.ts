@@ -78,7 +78,7 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
         : [
             {
               seen: `Compares only the largest ${show === 'dominoes' ? 'sides' : 'cards'}.`,
-              ask: `She has ${show === 'dominoes' ? '6 and 0, you have 4 and 4' : '9 and 1, you have 7 and 7'}. Who has more?`,
+              ask: `She has ${show === 'dominoes' ? (high < 6 ? '3 and 0, you have 2 and 2' : '6 and 0, you have 4 and 4') : '9 and 1, you have 7 and 7'}. Who has more?`,
               move: 'same-total',
             },
             {

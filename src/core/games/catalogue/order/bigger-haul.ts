@@ -125,6 +125,7 @@ export const biggerHaul = defineGame({
   section: 'order',
   params: paramsSchema,
   levels: [
+    level('small-dominoes', 'dominoes to 3 and 3', 6, 'pictures', { high: 3, show: 'dominoes' }),
     level('dominoes', 'dominoes to 6 and 6', 12, 'pictures', { high: 6, show: 'dominoes' }),
     level('before-and-after', 'before and after to 10', 11, 'numerals', {
       high: 10,
@@ -134,6 +135,7 @@ export const biggerHaul = defineGame({
     level('numerals', 'numbers to 10 and 10', 20, 'numerals', { high: 10 }),
     level('difference', 'smallest difference to 10', 10, 'numerals', { high: 10, rule: 'difference' }),
   ],
+  usual: 'dominoes',
   players: { min: 2, max: 4, typical: 2 },
   goes: 'call',
   interaction: 'contest',

@@ -88,6 +88,7 @@ export const cardOrder = defineGame({
   levels: [
     level('to-9', '1 to 9', 1, 9),
     level('to-20', '0 to 20', 0, 20),
+    level('to-50', '0 to 50', 0, 50, 1, 6),
     level('tens', 'tens to 100', 10, 100, 10, 6),
     level('fives', 'fives to 100', 5, 100, 5, 6),
     level('to-100', '0 to 100', 0, 100, 1, 6),

@@ -82,7 +82,7 @@ export const moreOrLess = defineGame({
   summary: 'Each turns a picture card and says which is more; a spinner says whether more or less wins.',
   section: 'order',
   params: paramsSchema,
-  levels: [level(5), level(10), level(20)],
+  levels: [level(5), level(10), level(12), level(20)],
   players: { min: 2, max: 4, typical: 2 },
   goes: 'call',
   interaction: 'contest',

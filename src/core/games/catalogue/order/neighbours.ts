@@ -93,6 +93,7 @@ export const neighbours = defineGame({
     level('die', '1 to 6, die', { high: 6, device: 'die' }),
     level('to-10', '1 to 10', { high: 10 }),
     level('to-20', '1 to 20', { high: 20 }),
+    level('to-30', '1 to 30', { high: 30 }),
     level('to-100', 'ten less, ten more to 100', { high: 90, by: 10 }),
   ],
   players: { min: 1, max: 4, typical: 2 },

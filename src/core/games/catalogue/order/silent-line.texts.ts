@@ -59,7 +59,9 @@ export const silentLineTexts = (params: Params): LevelTexts => {
                 ask: '5 and 31: how many tens has each?',
                 move: 'tens-first',
               }
-            : { seen: 'Stands 12 after 20.', ask: 'Which comes first when you count?', move: 'tens-first' },
+            : high <= 10
+              ? { seen: 'Stands 6 after 9.', ask: 'Which comes first when you count?', move: 'looks-alike' }
+              : { seen: 'Stands 12 after 20.', ask: 'Which comes first when you count?', move: 'tens-first' },
     ],
     iCan: clocks ? 'I can put times in order.' : `I can find my place among numbers to ${high}.`,
     words: clocks

@@ -94,6 +94,7 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
   section: 'order',
   params: paramsSchema,
   levels: [
+    level('to-10', 'numbers to 10', 10, { cards: 'numerals', low: 0, high: 10 }),
     level('to-20', 'numbers to 20', 20, { cards: 'numerals', low: 0, high: 20 }),
     level('sums', 'sums to 20', 20, { cards: 'sums', low: 0, high: 20 }),
     level('tens', 'tens and ones to 100', 100, { cards: 'tens-pictures', low: 10, high: 99 }),
@@ -101,6 +102,7 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
     level('mixed', 'mixed cards to 100', 100, { cards: 'mixed', low: 0, high: 99 }),
     level('clocks', 'clocks, morning to night', 12, { cards: 'clocks', low: 0, high: 100 }),
   ],
+  usual: 'to-20',
   players: { min: 3, max: 34, typical: 8 },
   goes: 'call',
   interaction: 'shared',

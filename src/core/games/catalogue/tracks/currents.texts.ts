@@ -39,7 +39,7 @@ export const currentsTexts = (params: Params): LevelTexts => {
       },
       {
         seen: 'Counts the square stood on when going back.',
-        ask: 'You are on 14. Which number is one back?',
+        ask: `You are on ${goal < 14 ? 8 : 14}. Which number is one back?`,
         move: 'counted-own',
       },
     ],

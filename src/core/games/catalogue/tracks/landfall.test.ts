@@ -1,6 +1,7 @@
 import type { Chance } from '../../../chance/chance'
 import type { GameEvent } from '../../engine/events'
 import { playGo } from '../../engine/game'
+import { usualLevel } from '../..'
 import { landfall } from './landfall'
 
 /** Chance that turns up the given numbers in order, counted from the lowest possible one. */
@@ -9,7 +10,7 @@ const die = (...faces: number[]) => turning(...faces.map((face) => face - 1))
 
 type Params = Parameters<typeof landfall.setup>[0]
 const params = (change: object) =>
-  landfall.params.parse({ ...landfall.levels[0].params, ...change }) as Params
+  landfall.params.parse({ ...usualLevel(landfall).params, ...change }) as Params
 
 function go(state: ReturnType<typeof landfall.setup>, chance: Chance) {
   const events: GameEvent[] = []

@@ -13,7 +13,9 @@ export const landfallTexts = (params: Params): LevelTexts => {
   const oneDie = source.kind === 'dice' ? source.oneDieWithin : null
   const large = Math.max(start, goal) > 30
   // An example of its own numbers.
-  const from = (back ? 9 : 6) + Math.min(start, goal)
+  const short = Math.abs(goal - start) < 9
+  const by = short ? 2 : 3
+  const from = (short ? 2 : back ? 9 : 6) + Math.min(start, goal)
   return {
     setUp: `Track ${Math.min(start, goal)} to ${Math.max(start, goal)} in the middle, a marker each on ${start}, ${source.kind === 'cards' ? `a shuffled pack ${source.low} to ${source.high} for each child` : device.thing}.`,
     start: `All markers on ${start}. ${predict ? 'Each says how many goes it will take. ' : ''}The youngest begins.`,
@@ -28,7 +30,7 @@ export const landfallTexts = (params: Params): LevelTexts => {
     ],
     rules: [
       `${device.use}. Count ${way} from your number, one square for each.`,
-      `Say it: “I’m on ${from}, I ${add} 3, I land on ${back ? from - 3 : from + 3}.”${record ? ' Write it.' : ''}`,
+      `Say it: “I’m on ${from}, I ${add} ${by}, I land on ${back ? from - by : from + by}.”${record ? ' Write it.' : ''}`,
       finish === 'exact'
         ? 'Too many to fit? Stay where you are and pass it on.'
         : finish === 'bounce'

@@ -153,6 +153,7 @@ const dice = (count: number, oneDieWithin: number | null = null) => ({
   count,
   oneDieWithin,
 })
+const toTwo = cards(0, 2)
 const toTen = cards(0, 10)
 const level = (
   id: string,
@@ -252,9 +253,11 @@ export const landfall = defineGame<Params, State, Move, View>({
   section: 'tracks',
   params: paramsSchema,
   levels: [
+    level('to-5-cards', '0 to 5, cards', 0, 5, toTwo),
     level('to-10-die', '0 to 10, one die', 0, 10, dice(1)),
     level('to-10-cards', '0 to 10, cards', 0, 10, toTen),
     level('back-10', '10 to 0, one die', 10, 0, dice(1)),
+    level('to-12-die', '0 to 12, one die', 0, 12, dice(1)),
     level('to-15-cards', '0 to 15, cards', 0, 15, toTen),
     level('to-20-die', '0 to 20, one die', 0, 20, dice(1)),
     level('to-20-cards', '0 to 20, cards', 0, 20, toTen),
@@ -263,6 +266,7 @@ export const landfall = defineGame<Params, State, Move, View>({
     level('to-100', '0 to 100, two dice', 0, 100, dice(2, 6)),
     level('back-100', '100 to 0, two dice', 100, 0, dice(2, 6)),
   ],
+  usual: 'to-10-die',
   players: { min: 1, max: 4, typical: 2 },
   interaction: 'race',
   goes: 'alternate',

@@ -47,7 +47,7 @@ export const lastCoverTexts = (params: Params): LevelTexts => {
         seen: add ? 'Is one short when counting on.' : 'Is one out when counting back.',
         ask: add
           ? 'You are on three. What is one more?'
-          : `Start at ${to > 5 ? 'nine' : 'five'} and take one away. Where are you?`,
+          : `Start at ${to >= 9 ? 'nine' : 'five'} and take one away. Where are you?`,
         move: 'counted-own',
       },
     ],

@@ -92,10 +92,13 @@ export const squall = defineGame({
   section: 'tracks',
   params: paramsSchema,
   levels: [
+    level('to-8', 'to 8, spinner 1 to 2', 8, 2, [4]),
     level('to-12', 'to 12, spinner 1 to 3', 12, 3, [5, 9]),
+    level('to-15', 'to 15, spinner 1 to 4', 15, 4, [6, 11]),
     level('to-20', 'to 20, spinner 1 to 5', 20, 5, [7, 13, 17]),
     level('to-30', 'to 30, spinner 1 to 6', 30, 6, [8, 15, 22, 27]),
   ],
+  usual: 'to-12',
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'race',
