@@ -1,25 +1,55 @@
 import { practisedAt } from '../analysis/level-measure'
-import { markedStep } from '../evidence/fit'
-import { strands, timeInWords } from '../skills'
+import { expectedSuccess, markedStep, ownBand } from '../evidence/fit'
+import { logistic } from '../evidence/observation'
+import { inBand } from '../grouping/problem/fit-cost'
+import { strandOf, strands, timeInWords, type StrandId } from '../skills'
 import { timesOnCards } from '../things'
 import { games, gameOf } from './index'
 import { go, start } from './testing/script'
+
+const measured = games.flatMap((game) =>
+  game.levels.map(({ params }) => ({ game, practised: practisedAt(game, params)! })),
+)
 
 test('every rung of every ladder has a level that practises it, or is marked there', () => {
   // In a tenth of what a child works out, or named by the game.
   const worth = 0.1
   const practised = new Set<string>()
-  for (const game of games)
-    for (const { params } of game.levels) {
-      const { steps, marked } = practisedAt(game, params)!
-      for (const { strand, step, share } of steps) if (share >= worth) practised.add(`${strand} ${step}`)
-      const { strand, step } = markedStep(marked)
-      practised.add(`${strand} ${step}`)
-    }
+  for (const {
+    practised: { steps, marked },
+  } of measured) {
+    for (const { strand, step, share } of steps) if (share >= worth) practised.add(`${strand} ${step}`)
+    const { strand, step } = markedStep(marked)
+    practised.add(`${strand} ${step}`)
+  }
   const bare = strands.flatMap(({ id, steps }) =>
     steps.map((step) => `${id} ${step.id}`).filter((rung) => !practised.has(rung)),
   )
   expect(bare).toEqual([])
+})
+
+/** A child who is as far along every ladder as an ability on addition is along that one: right alone by strand and step. */
+function evenlyAlong(ability: number): Record<StrandId, number[]> {
+  const top = (id: StrandId) => strandOf(id).steps.at(-1)!.difficulty
+  return Object.fromEntries(
+    strands.map(({ id, steps }) => [
+      id,
+      steps.map(({ difficulty }) => logistic((ability * top(id)) / top('add') - difficulty)),
+    ]),
+  ) as Record<StrandId, number[]>
+}
+
+test.each([
+  ['counting all to ten', 3, 15],
+  ['taking away within ten', 6, 28],
+  ['complements to ten', 10.5, 31],
+  ['make ten and near doubles', 13.5, 29],
+])('whoever works at %s (%d logits) finds a level in its zone in %d games at least', (_, ability, least) => {
+  const rightAlone = evenlyAlong(ability)
+  const suiting = measured.filter(({ practised: { steps } }) =>
+    inBand(expectedSuccess(steps, rightAlone), ownBand),
+  )
+  expect(new Set(suiting.map(({ game }) => game.id)).size).toBeGreaterThanOrEqual(least)
 })
 
 /** All numbers said until the count is over. */
