@@ -26,12 +26,12 @@ export function zoneInShort({ fitting, known, notKnown }: InZone): string {
   return `${fitting} of ${known} in zone${notKnown > 0 ? `, ${notKnown} not known yet` : ''}`
 }
 
-/** “1 child”, “2 children”. */
 const list = new Intl.ListFormat('en-GB')
 
 /** “Ama, Bruno and Chidi” */
 export const listed = (names: readonly string[]) => list.format(names)
 
+/** “1 child”, “2 children”. */
 export const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`
 
 const numbers = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten']

@@ -4,7 +4,7 @@ import type { LevelMeasure } from '@/core/analysis/level-measure'
 import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
 import { markedStep } from '@/core/evidence/fit'
 import type { YearGroup } from '@/core/evidence/prior'
-import { games, type AnyGame } from '@/core/games'
+import { games, usualLevel, type AnyGame } from '@/core/games'
 import type { InZone } from '@/core/grouping/in-zone'
 import { workedOn, type HouseStyle } from '@/core/house-style'
 import { levelOfGroup, type GroupLevel } from '@/core/planning/session/levels'
@@ -211,7 +211,9 @@ function rowsFor({ grouping, children, pace, style, yearGroup }: Known, filter: 
       return practises(measure, filter) && within(measure, filter) && mayBe ? [index] : []
     })
     const at = chosen && levelFor(game.id, chosen, style, allowed)
-    const { id: levelId, title } = game.levels[at?.level ?? allowed[0] ?? 0]
+    const usual = game.levels.indexOf(usualLevel(game))
+    const level = at?.level ?? (allowed.includes(usual) ? usual : (allowed[0] ?? usual))
+    const { id: levelId, title } = game.levels[level]
     const { players: setOf, to, method, minutes: measured, within: ends } = levelMeasure(game.id, levelId)
     const minutes = measured && timesPace(measured, pace.factor)
     const { needs, around } = levelUse(game.id, levelId, setOf)
