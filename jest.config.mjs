@@ -28,6 +28,6 @@ export default {
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     // Their modules end in .mjs, which only `import` may load here: the same as scripts.
-    '^(d3-[a-z]+)$': '<rootDir>/node_modules/$1/dist/$1.js',
+    '^(d3-[a-z-]+)$': '<rootDir>/node_modules/$1/dist/$1.js',
   },
 }

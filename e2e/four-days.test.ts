@@ -113,10 +113,13 @@ test('Thursday: moves are accepted and taken back, a second tab marks as well, a
   await person.choose('How sure', 'sure')
   await person.press('Place these here')
   await person.waitFor(async () => (await person.all('.place-bar')).length === 0, 'the children placed')
-  await person.goTo(`${base}/groups`)
-  await person.press('Suggest moves')
+  await person.goTo(`${base}/progress`)
+  // Who comes to review moves finds them; accepted, none are looked for again.
+  await person.press('Review moves')
   await person.press('Accept')
   await person.find('//p[contains(.,"version 2")]')
+  expect(await person.driver.getCurrentUrl()).toMatch(/\/groups$/)
+  await person.button('Suggest moves')
   await (await person.find('//summary[contains(.,"versions")]')).click()
   await (await person.find('//button[@aria-label="Take back version 1"]')).click()
   await person.waitFor(

@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { useState } from 'react'
 import { pennantsFor } from '@/core/grouping/groups'
+import { eachItsOwn } from '@/core/grouping/making/mode'
 import { atOneLevel } from '@/core/grouping/in-zone'
 import { evenSizes, requestFor } from '@/core/grouping/request'
 import type { GroupsPage as Page } from '@/server/groups/groups'
@@ -17,16 +18,19 @@ import { Moves } from './moves'
 import { NumberCurve } from './number-curve'
 import { SelectedChild } from './selected-child'
 import { useGrouping, type GroupsActions } from './use-grouping'
+import { useMovesAtOnce } from './use-moves-at-once'
 import { useNumberCurve } from './use-number-curve'
 import { Versions } from './versions'
 
 interface Props extends GroupsActions {
   classId: string
   page: Page
+  /** Who comes to review moves has them looked for at once. */
+  movesAtOnce: boolean
 }
 
 /** Who works with whom at which level, with the fit of it in view while it is changed. */
-export function GroupsPage({ classId, page, ...actions }: Props) {
+export function GroupsPage({ classId, page, movesAtOnce, ...actions }: Props) {
   const grouping = useGrouping(classId, page, actions)
   const { table, names, worker, busy, regroupings } = grouping
   const [selected, setSelected] = useState<string | null>(null)
@@ -41,6 +45,9 @@ export function GroupsPage({ classId, page, ...actions }: Props) {
     }),
   )
   const oneLevel = atOneLevel(table.fit, ids)
+  useMovesAtOnce(movesAtOnce, classId, () => {
+    if (page.version && !table.changed && !eachItsOwn(table.mode)) grouping.suggest()
+  })
   const selectedGroup = table.groups.find(({ pupils }) => selected && pupils.includes(selected))
   if (page.children.length === 0)
     return (

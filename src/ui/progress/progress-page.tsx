@@ -67,7 +67,7 @@ export function ProgressPage({
             {movingUpInWords(movingUp)} Nothing moves a child by itself.
           </p>
         </div>
-        <Link className="btn btn-primary" href={`/c/${classId}/groups`}>
+        <Link className="btn btn-primary" href={`/c/${classId}/groups${hasGroups ? '?moves' : ''}`}>
           {hasGroups ? 'Review moves' : 'Make groups'}
         </Link>
       </div>

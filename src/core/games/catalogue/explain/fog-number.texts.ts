@@ -10,7 +10,7 @@ export const fogNumberTexts = (params: Params): LevelTexts => {
     'tens-and-ones': 'more than 5 tens and 3?',
   }[fact]
   return {
-    setUp: `${high > 20 ? `A grid ${low} to ${high}` : `Number cards ${low} to ${high} in a row`}, covers, a slip of paper.`,
+    setUp: `${high > 30 ? `A grid ${low} to ${high}` : `A number line ${low} to ${high}`}, covers, a slip of paper.`,
     start: `One child writes a number from ${low} to ${high} and hides it.`,
     end: 'Done when one number is left and it is the right one. Change over.',
     steps: [

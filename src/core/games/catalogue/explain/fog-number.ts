@@ -189,7 +189,7 @@ export const fogNumber = defineGame<Params, State, number, View>({
     params.high > 20 ? [{ change: 'shorter-track', amount: 20, params: { ...params, high: 20 } }] : [],
   table,
   materials: ({ high, record }) => [
-    perSet(high > 20 ? { kind: 'hundred grid', to: 100 } : { kind: 'number line', to: high }),
+    perSet(high > 30 ? { kind: 'hundred grid', to: 100 } : { kind: 'number line', to: high }),
     perSet({ kind: 'cover strip' }, 2),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'questions' })] : []),
   ],
