@@ -92,7 +92,10 @@ export function Harbour({
               )}
               <li>
                 <div className="grow">
-                  <strong>{spelledAtStart(session.stations.length)} stations to lay out</strong>
+                  <strong>
+                    {spelledAtStart(session.stations.length)}{' '}
+                    {session.stations.length === 1 ? 'station' : 'stations'} to lay out
+                  </strong>
                   <div className="small muted">{mostOf(session.needs)}</div>
                 </div>
                 <Link
@@ -169,10 +172,14 @@ export function Harbour({
   )
 }
 
-/** The first few materials; the whole list stands in the plan. */
+/** So many materials are named; the whole list stands in the plan. */
+const mostNamed = 4
+
 function mostOf(needs: readonly { item: string; count: number }[]): string {
-  const listed = needs.slice(0, 4).map(({ count, item }) => `${count} × ${item}`)
-  return `${listed.join(', ')}${needs.length > 4 ? ` and ${spelled(needs.length - 4)} more kinds` : ''}`
+  // One more is named rather than told of.
+  const named = needs.length === mostNamed + 1 ? needs : needs.slice(0, mostNamed)
+  const more = needs.length - named.length
+  return `${named.map(({ count, item }) => `${count} × ${item}`).join(', ')}${more > 0 ? ` and ${spelled(more)} more kinds` : ''}`
 }
 
 /** The one thing to do next. */

@@ -41,6 +41,7 @@ export function ChildRow({
     .map((other) => (other.of === null ? markWords[other.judged!] : `${other.right} of ${other.of}`))
   const played = others.filter(({ digital }) => digital !== null)
   const beside = [
+    mark?.of != null && `${mark.right} of ${mark.of}`,
     moved,
     own?.range,
     seenBy.length > 0 && `also: ${seenBy.join(', ')}`,
@@ -59,13 +60,7 @@ export function ChildRow({
     >
       <button type="button" className="child-name" tabIndex={tabIndex} onClick={onOpen}>
         {name}
-        {away ? (
-          <small>away</small>
-        ) : mark?.of != null ? (
-          <small>{`${mark.right} of ${mark.of}`}</small>
-        ) : (
-          beside && <small className="beside">{beside}</small>
-        )}
+        {away ? <small>away</small> : beside && <small className="beside">{beside}</small>}
       </button>
       {judgements.map((judged) => (
         <button
