@@ -12,18 +12,18 @@ export function quickCheck() {
     `quick check on ${children} simulated children (ability uniform over the ladder,\njudged answers, flat prior, no time noise, seed 1)`,
   )
   say(
-    '(goals: 94 % within one step, with at most 62 % of the questions of the upward interview; between whole steps,',
+    '(goals: 94 % no further than a whole step of 1.5 logits from the true one, with at most 62 % of the questions of the',
   )
-  say('1.5 logits apart, both ladders have got others since these goals were set)')
+  say('upward interview; on a ladder without steps between, a whole step is the next one)')
   for (const id of ['add', 'numerals'] as const) {
     const difficulties = strandOf(id).steps.map(({ difficulty }) => difficulty)
     const all = waysToAsk.map((way) => simulateChecks(way, difficulties, children, seededChance(1)))
     const interview = all[waysToAsk.indexOf('upward interview')].questions
     waysToAsk.forEach((way, i) => {
       const { withinOne, withinWhole, questions, rmse } = all[i]
-      const half = 1.96 * Math.sqrt((withinOne * (1 - withinOne)) / children)
+      const half = 1.96 * Math.sqrt((withinWhole * (1 - withinWhole)) / children)
       say(
-        `  ${id.padEnd(10)} ${way.padEnd(18)} ${(100 * withinOne).toFixed(1)} % (± ${(100 * half).toFixed(1)}) within one step, ${(100 * withinWhole).toFixed(1)} % within a whole one  ` +
+        `  ${id.padEnd(10)} ${way.padEnd(18)} ${(100 * withinWhole).toFixed(1)} % (± ${(100 * half).toFixed(1)}) within a whole step, ${(100 * withinOne).toFixed(1)} % within the next  ` +
           `${questions.toFixed(2)} questions, ${((100 * questions) / interview).toFixed(0)} % of the interview's  rmse ${rmse.toFixed(2)}`,
       )
     })

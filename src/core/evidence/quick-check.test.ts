@@ -1,6 +1,7 @@
 import { seededChance, type Chance } from '../chance/chance'
-import { abilitySd, expectation, gridPoints, normalAbility, type Ability } from './ability'
-import { estimate, estimateInputSchema, rebuild } from './estimate'
+import { abilityBelow, abilitySd, expectation, gridPoints, normalAbility, type Ability } from './ability'
+import { strandOf } from '../skills'
+import { estimate, estimateInputSchema, rebuild, secureLogit, workingStepOf } from './estimate'
 import { judgements, likelihood, type Observation } from './observation'
 import {
   answered,
@@ -124,4 +125,35 @@ test('simulated children: as good as the upward interview with under two thirds 
   expect(quick.withinOne).toBeGreaterThan(random.withinOne)
   expect(quick.questions).toBeLessThan(0.62 * upward.questions)
   expect(quick.rmse).toBeLessThan(random.rmse)
+})
+
+test.each(['add', 'numerals'] as const)(
+  'on the ladder of %s, with steps between: near by a whole step in as few questions as on one without',
+  (strand) => {
+    const ladder = strandOf(strand).steps.map(({ difficulty }) => difficulty)
+    const quick = simulateChecks('quick check', ladder, 150, seededChance(3))
+    const upward = simulateChecks('upward interview', ladder, 150, seededChance(3))
+    expect(quick.withinWhole).toBeGreaterThan(0.94 - 0.078)
+    expect(quick.questions).toBeLessThan(0.62 * upward.questions)
+  },
+)
+
+test('a step between two others is near to both, and to what is a whole step off; on the bare ladder only the next one is', () => {
+  const ladder = [0, 1.5, 2, 3, 3.5, 4.5]
+  const ability = normalAbility(ladder, { mean: 3.4 + secureLogit, sd: 0.5 })
+  expect(workingStepOf(ability, ladder)).toBe(4)
+  // From 2 on up to 4.5 and beyond none: all but what lies below the edge of 1.5.
+  expect(stepCertainty(ability, ladder)).toBeCloseTo(
+    abilityBelow(ability, 4.5 + secureLogit) - abilityBelow(ability, 1.5 + secureLogit),
+    9,
+  )
+  expect(stepCertainty(ability, ladder, 'next step')).toBeCloseTo(
+    abilityBelow(ability, 4.5 + secureLogit) - abilityBelow(ability, 2 + secureLogit),
+    9,
+  )
+  // Steps of equal size: the same, whichever is asked for.
+  for (const mean of [-2, 0.7, 3.1, 8]) {
+    const even = normalAbility(difficulties, { mean, sd: 1.2 })
+    expect(stepCertainty(even, difficulties)).toBeCloseTo(stepCertainty(even, difficulties, 'next step'), 12)
+  }
 })

@@ -11,19 +11,35 @@ import {
 import { estimateInputSchema, observe, secureLogit, workingStepOf, type Belief } from './estimate'
 import { likelihood, type Judgement } from './observation'
 
-/** Sure enough of the step to stop: P(working step within one of the true step). */
+/** Sure enough of the step to stop: P(working step near the true step). */
 const sureEnough = 0.92
+/** How far apart steps of a ladder usually are, in logits; between some of them there are others. */
+export const wholeStep = 1.5
 /** A task is hard for a child whose mean ability lies more than this below it, in logits. */
 const hardBy = 1.5
 /** Hard tasks in a row, at most: children should mostly succeed. */
 const hardInARow = 2
 
 /**
- * P(|working step − true step| ≤ 1), the true step being the lowest whose tasks the child gets right
+ * What counts as near the true step: the next one, or any that is no further from it than steps usually are from each
+ * other. On a ladder without steps between that is the same.
+ */
+export type Nearness = 'next step' | 'whole step'
+
+/**
+ * P(the working step is near the true step), the true step being the lowest whose tasks the child gets right
  * alone less than four times in five; above the last step where there is none.
  */
-export function stepCertainty(ability: Ability, difficulties: readonly number[]): number {
+export function stepCertainty(
+  ability: Ability,
+  difficulties: readonly number[],
+  near: Nearness = 'whole step',
+): number {
   const working = workingStepOf(ability, difficulties) ?? difficulties.length
+  const isNear = (step: number) =>
+    near === 'next step'
+      ? Math.abs(step - working) <= 1
+      : logitsApart(difficulties, step, working) <= wholeStep + 1e-9
   // The true step is s where θ lies below the edge of s and above those of all steps before it.
   let edge = -Infinity
   let certainty = 0
@@ -31,10 +47,16 @@ export function stepCertainty(ability: Ability, difficulties: readonly number[])
   for (let step = 0; step <= difficulties.length; step++) {
     edge = step < difficulties.length ? Math.max(edge, difficulties[step] + secureLogit) : Infinity
     const upTo = edge === Infinity ? 1 : abilityBelow(ability, edge)
-    if (Math.abs(step - working) <= 1) certainty += upTo - below
+    if (isNear(step)) certainty += upTo - below
     below = upTo
   }
   return certainty
+}
+
+/** How far two steps are apart; what lies above the last one, as a whole step above it. */
+export function logitsApart(difficulties: readonly number[], a: number, b: number): number {
+  const at = (step: number) => difficulties[step] ?? difficulties[difficulties.length - 1] + wholeStep
+  return Math.abs(at(a) - at(b))
 }
 
 /** P(answer | θ) of a task on every point of the grid. */
@@ -155,8 +177,9 @@ export function whyStop(
   { belief, asked }: StrandCheck,
   difficulties: readonly number[],
   maxQuestions = 8,
+  near?: Nearness,
 ): 'sure' | 'asked-enough' | null {
-  if (stepCertainty(belief.ability, difficulties) >= sureEnough) return 'sure'
+  if (stepCertainty(belief.ability, difficulties, near) >= sureEnough) return 'sure'
   return asked >= maxQuestions ? 'asked-enough' : null
 }
 
@@ -197,7 +220,7 @@ export const probeInputSchema = z.intersection(
 
 /**
  * What a quick check with these answers so far asks next. The observations are those of the check: each
- * counts as a question.
+ * counts as a question. Of any ladder: near is the next step, however far that is.
  * @returns `expectedSd` after the next answer; the present one where the check stops
  */
 export function probe(input: z.infer<typeof probeInputSchema>): {
@@ -210,7 +233,7 @@ export function probe(input: z.infer<typeof probeInputSchema>): {
   const inOrder = [...observations].sort((a, b) => a.day - b.day)
   for (const observation of inOrder) check = answered(check, observation, difficulties, noisePerDay)
   const { ability } = check.belief
-  if (whyStop(check, difficulties, maxQuestions))
+  if (whyStop(check, difficulties, maxQuestions, 'next step'))
     return { stop: true, step: null, expectedSd: abilitySd(ability) }
   return { stop: false, ...nextTask(ability, difficulties, courtesy ? check.hard : null) }
 }

@@ -2,7 +2,15 @@ import { unit, type Chance } from '../../chance/chance'
 import { abilityMean, flatAbility, type Ability } from '../ability'
 import { observe, secureLogit, workingStepOf } from '../estimate'
 import { likelihood, type Judgement } from '../observation'
-import { answered, nextTask, startCheck, whyStop, type StrandCheck } from '../quick-check'
+import {
+  answered,
+  logitsApart,
+  nextTask,
+  startCheck,
+  wholeStep,
+  whyStop,
+  type StrandCheck,
+} from '../quick-check'
 
 /** Ways to pick the next task: the quick check's, every step from the lowest, or by chance. */
 export const waysToAsk = ['quick check', 'upward interview', 'by chance'] as const
@@ -19,9 +27,6 @@ export interface CheckQuality {
   /** Root-mean-square error of the mean, logits. */
   rmse: number
 }
-
-/** How far whole steps of a ladder are apart, in logits; between some of them there are others now. */
-const wholeStep = 1.5
 
 /** The judgement a child of ability θ earns at a task, by the law the filter assumes. */
 export function judgedBy(
@@ -49,8 +54,6 @@ export function simulateChecks(
   const high = difficulties[difficulties.length - 1] + secureLogit
   const prior = flatAbility(difficulties, low, high)
   let [within, whole, questions, squares] = [0, 0, 0, 0]
-  const difficultyOf = (step: number) =>
-    difficulties[step] ?? difficulties[difficulties.length - 1] + wholeStep
   for (let child = 0; child < children; child++) {
     const theta = low + (high - low) * unit(chance)
     const judge = (step: number) => judgedBy(theta, step, difficulties, chance)
@@ -62,7 +65,7 @@ export function simulateChecks(
     const truth = found < 0 ? difficulties.length : found
     const working = workingStepOf(ability, difficulties) ?? difficulties.length
     if (Math.abs(working - truth) <= 1) within++
-    if (Math.abs(difficultyOf(working) - difficultyOf(truth)) <= wholeStep) whole++
+    if (logitsApart(difficulties, working, truth) <= wholeStep + 1e-9) whole++
     questions += asked
     squares += (abilityMean(ability) - theta) ** 2
   }
