@@ -254,6 +254,7 @@ export const landfall = defineGame<Params, State, Move, View>({
   params: paramsSchema,
   levels: [
     level('to-5-cards', '0 to 5, cards', 0, 5, toTwo),
+    level('to-7-cards', '0 to 7, cards', 0, 7, toTwo),
     level('to-10-die', '0 to 10, one die', 0, 10, dice(1)),
     level('to-10-cards', '0 to 10, cards', 0, 10, toTen),
     level('back-10', '10 to 0, one die', 10, 0, dice(1)),
