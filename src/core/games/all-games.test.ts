@@ -39,6 +39,18 @@ test('fifty games, each id once, at least three levels each', () => {
   for (const { levels: all } of games) expect(all.length).toBeGreaterThanOrEqual(3)
 })
 
+test('each level has an id and a title of its own in its game, and the usual one is among them', () => {
+  for (const { id, levels: all, usual } of games) {
+    for (const key of ['id', 'title'] as const)
+      expect([id, new Set(all.map((level) => level[key])).size]).toEqual([id, all.length])
+    if (usual !== undefined)
+      expect([id, all.map((level) => level.id)]).toEqual([id, expect.arrayContaining([usual])])
+  }
+  // Where none is named it is the first.
+  expect(usualLevel(gameOf('landfall')).id).toBe('to-10-die')
+  expect(usualLevel(gameOf('tower-bay'))).toBe(gameOf('tower-bay').levels[0])
+})
+
 test('from any seed a game with an end ends, with as many players as it takes', () => {
   fc.assert(
     fc.property(plays, ({ at: { game, level }, more, seed, choice }) => {

@@ -38,6 +38,14 @@ test('the games index: what fits the group, the room and the slot, at a level th
   expect((await fitting({ slotMinutes: 3 })).length).toBeLessThan((await fitting({ slotMinutes: 20 })).length)
 })
 
+test('for no group in particular a game stands at its usual level, or the first that the filter allows', async () => {
+  const classId = await newClass()
+  const levelOf = async (filter: object) =>
+    (await gamesPage(viewer, { classId, ...filter })).rows.find(({ id }) => id === 'landfall')!.levelId
+  expect(await levelOf({})).toBe('to-10-die')
+  expect(await levelOf({ to: 5 })).toBe('to-5-cards')
+})
+
 test('a strand that the class leaves aside has no levels among its games, unless it is asked for by its name', async () => {
   const classId = await newClass()
   const ofClocks = async (filter: object = {}) =>
