@@ -54,8 +54,6 @@ test('who is known to be far from the group plays at a level of its own: on the 
   await person.press('To the plan')
   await person.sees(/station/)
   await person.choose('Station 1: game', 'Landfall')
-  await new Promise((r) => setTimeout(r, 1500))
-  await person.picture('/tmp/shots/o0.png')
   await person.waitFor(async () => (await own()).length > 0, 'a level of its own')
   expect((await own()).every((line) => /^Ama: /.test(line))).toBe(true)
   expect(await person.axe()).toEqual([])
