@@ -263,6 +263,7 @@ export const landfall = defineGame<Params, State, Move, View>({
     level('to-20-die', '0 to 20, one die', 0, 20, dice(1)),
     level('to-20-cards', '0 to 20, cards', 0, 20, toTen),
     level('back-20', '20 to 0, one die', 20, 0, dice(1)),
+    level('to-30-die', '0 to 30, one die', 0, 30, dice(1)),
     level('20-to-50', '20 to 50, two dice', 20, 50, dice(2, 6)),
     level('to-100', '0 to 100, two dice', 0, 100, dice(2, 6)),
     level('back-100', '100 to 0, two dice', 100, 0, dice(2, 6)),
