@@ -5,6 +5,7 @@ import { titleLines } from './title-lines'
 test('titles are broken at a space near their middle, words never', () => {
   expect(titleLines('Landfall')).toEqual(['Landfall'])
   expect(titleLines('Switchback')).toEqual(['Switchback'])
+  expect(titleLines('Card Order')).toEqual(['Card', 'Order'])
   expect(titleLines('Harbour Guard')).toEqual(['Harbour', 'Guard'])
   expect(titleLines('Number in the Fog')).toEqual(['Number in', 'the Fog'])
 })

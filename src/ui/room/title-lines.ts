@@ -1,6 +1,6 @@
 import { inLines } from '../charts/in-lines'
 
-/** Letters of a title that stand in a line at full size and can be read from the back of the room. */
-const mostInLine = 10
+/** Letters of a title that stand in a line within the coast, at a size that can be read from the back of the room. */
+const mostInLine = 8
 
 export const titleLines = (title: string) => inLines(title, mostInLine)
