@@ -1,7 +1,7 @@
 import { everyRegrouping } from './by-move-price'
 import { makeGroups } from '../making/make-groups'
 import type { Grouping, GroupingProblem } from '../problem/problem'
-import type { Regrouping } from './regrouping'
+import { allRegroupings, type Regrouping } from './regrouping'
 import { regroupingRequest } from './request'
 import { groupsByIndex, problemOfRequest } from '../request'
 import { dealtClass } from '../testing/dealt-class'
@@ -101,4 +101,43 @@ test.each([1, 2, 3])('with as many moves as it takes it comes to the optimum, cl
   const least = Math.min(...all.map(({ cost }) => cost))
   expect(least).toBeLessThanOrEqual(free.cost + 0.04 * 12 + 1e-9)
   expect(least).toBeGreaterThanOrEqual(free.lowerBound - 1e-9)
+})
+
+test('of whom little is known counts as well: none is moved out of its zone for others to be a little less far from theirs', () => {
+  // Twenty who count on, six for whom that is far too easy; a level between them suits neither.
+  const ids = Array.from({ length: 26 }, (_, i) => `c${i}`)
+  const able = (id: string) => Number(id.slice(1)) >= 20
+  const fit = {
+    levels: ['on', 'between', 'far'].map((id) => ({ id, title: id })),
+    success: Object.fromEntries(ids.map((id) => [id, able(id) ? [0.999, 0.97, 0.85] : [0.76, 0.63, 0.2]])),
+    abilities: Object.fromEntries(ids.map((id) => [id, able(id) ? 16 : 8])),
+    notKnown: ids,
+    spans: {},
+  }
+  const groups = [5, 5, 5, 5, 6].map((size, g) => ({
+    pennant: g,
+    levelId: 'on',
+    withAdult: false,
+    // The six stand among the last two groups.
+    pupils: ids.filter((_, i) => i >= 5 * g && i < 5 * g + size),
+  }))
+  groups[3].pupils = ['c15', 'c16', 'c20', 'c21', 'c22']
+  groups[4].pupils = ['c17', 'c18', 'c19', 'c23', 'c24', 'c25']
+  const found = allRegroupings(regroupingRequest(ids, fit, groups, [], []), groups)
+  const inZone = ({ groups: after }: Pick<Regrouping, 'groups'>) =>
+    after.reduce(
+      (sum, { levelId, pupils }) =>
+        sum +
+        pupils.filter((id) => {
+          const share = fit.success[id][fit.levels.findIndex((level) => level.id === levelId)]
+          return share >= 0.7 && share <= 0.9
+        }).length,
+      0,
+    )
+  const counts = found.map(inZone)
+  expect(counts[0]).toBe(20)
+  expect(counts).toEqual([...counts].sort((a, b) => a - b))
+  // They are put together, and play what suits them.
+  expect(counts.at(-1)).toBe(26)
+  expect(found.at(-1)!.fitting).toBe(0)
 })

@@ -2,7 +2,7 @@ import { ownBand } from '../../evidence/fit'
 import { everyRegrouping, regroup } from './by-move-price'
 import { presentGrouping } from '../making/make-groups'
 import type { Group } from '../groups'
-import type { Grouping, GroupingProblem } from '../problem/problem'
+import { childrenFitting, type Grouping, type GroupingProblem } from '../problem/problem'
 import { byPennant, groupsById, groupsByIndex, problemOfRequest, type GroupingRequest } from '../request'
 
 /** A regrouping of the groups that stand. */
@@ -115,15 +115,19 @@ const harmFrom = 0.1
 
 const isHarmed = ({ here, there }: Change) => outside(there) - outside(here) > harmFrom
 
-/** A regrouping with what it brings: children in their zone, less those it harms, each of whom weighs as much. */
+/**
+ * A regrouping with what it brings, of the children that are known and of all by what is believed of them: those in their
+ * zone, less those it harms, each of whom weighs as much.
+ */
 interface Weighed {
   made: Grouping
   gain: number
+  believed: number
 }
 
 /**
- * The groups as they stand, then those regroupings that are worth their moves: with as much gain and in all no further
- * from the zone than with fewer moves, and either more gain or clearly nearer to it.
+ * The groups as they stand, then those regroupings that are worth their moves: with as much gain, as many who are believed
+ * to be in their zone, and in all no further from it than with fewer moves; and more of either, or clearly nearer to it.
  * @param present the groups that stand
  * @param found by {@link regroup}, in any order
  */
@@ -137,10 +141,15 @@ function worthTheirMoves(
     present.map(({ children }) => children),
     present.map(({ level }) => level),
   )
-  const weighed = (made: Grouping): Weighed => ({
-    made,
-    gain: made.fitting - changesOf(problem.success, present, made.groups).filter(isHarmed).length,
-  })
+  const everybody = { ...problem, known: problem.known.map(() => true) }
+  const weighed = (made: Grouping): Weighed => {
+    const harmed = changesOf(problem.success, present, made.groups).filter(isHarmed).length
+    return {
+      made,
+      gain: made.fitting - harmed,
+      believed: childrenFitting(everybody, made.groups) - harmed,
+    }
+  }
   const worth = [weighed(now)]
   const counts = [...new Set(found.map(({ moved }) => moved.length))].sort((a, b) => a - b)
   const all = found.map(weighed)
@@ -170,9 +179,15 @@ const clearly = 0.2
 
 const isBetterThan =
   (last: Weighed) =>
-  ({ gain, made: { cost } }: Weighed): boolean =>
+  ({ gain, believed, made: { cost } }: Weighed): boolean =>
     cost <= last.made.cost + 1e-9 &&
-    (gain > last.gain || (gain === last.gain && cost < (1 - clearly) * last.made.cost - 1e-9))
+    gain >= last.gain &&
+    believed >= last.believed &&
+    (gain > last.gain || believed > last.believed || cost < (1 - clearly) * last.made.cost - 1e-9)
 
 const isFirst = (a: Weighed, b: Weighed) =>
-  a.gain > b.gain || (a.gain === b.gain && a.made.cost < b.made.cost)
+  a.gain !== b.gain
+    ? a.gain > b.gain
+    : a.believed !== b.believed
+      ? a.believed > b.believed
+      : a.made.cost < b.made.cost
