@@ -1,3 +1,5 @@
+'use client'
+
 import { tableMarks } from '@/core/drawing/table'
 import type { Mark } from '@/core/drawing/marks'
 import type { Layout, Scene } from '@/core/table'
@@ -10,14 +12,17 @@ interface Props {
   name: string
   /** Marks over the table: hops, a ring round what is meant. */
   over?: readonly Mark[]
-  /** Spots that can be tapped, with what a tap does in words. */
-  /** Things glide to where they are moved; off in a picture that stands still, which the server draws. */
+  /** Things glide to where they are moved; off in a picture that stands still. */
   glide?: boolean
+  /** Spots that can be tapped, with what a tap does in words. */
   live?: ReadonlyMap<string, string>
   onSpot?: (id: string) => void
 }
 
-/** A table with what lies on it, crisp at any size; things glide to where they are moved. */
+/**
+ * A table with what lies on it, crisp at any size; things glide to where they are moved. Drawn whole by the browser too:
+ * pieces of a picture that the server sends one by one would come hidden by an inline style, which the policy forbids.
+ */
 export function Board({ layout, scene, name, over = [], glide = false, live, onSpot }: Props) {
   return (
     <svg
