@@ -21,6 +21,20 @@ function zoneOf(outcomes: readonly TermOutcome[]): { share: number; half: number
   return { share, half: (1.96 * spread) / Math.sqrt(shares.length) }
 }
 
+/** Weeks told at the beginning and at the end of the term. */
+const fewWeeks = 2
+
+/** Share in the true zone in some weeks, of all classes together. */
+function zoneInWeeks(outcomes: readonly TermOutcome[], from: number, to?: number): number {
+  const weeks = outcomes.flatMap(({ byWeek }) => byWeek.slice(from, to))
+  const all = weeks.reduce((total, { childSlots }) => total + childSlots, 0)
+  return weeks.reduce((total, { trueZone }) => total + trueZone, 0) / all
+}
+
+/** Share in the true zone at a level that mixes in hardly anything beyond the child. */
+const throughout = (outcomes: readonly TermOutcome[]) =>
+  sum(outcomes, (one) => one.trueThroughout) / sum(outcomes, ({ childSlots }) => childSlots)
+
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`
 
 /** Ten weeks of simulated classes, run by the product's own defaults and beside them by what is done without it. */
@@ -50,7 +64,10 @@ export async function term(classes: number) {
     const children = 26 * many
     const [ready, hard] = [sum(outcomes, (one) => one.ready.said), sum(outcomes, (one) => one.hard.said)]
     say(`  ${name}${many < classes ? ` (${many} classes)` : ''}`)
-    say(`    true zone ${percent(share)} (± ${(100 * half).toFixed(1)})`)
+    say(
+      `    true zone ${percent(share)} (± ${(100 * half).toFixed(1)}), in the first two weeks ${percent(zoneInWeeks(outcomes, 0, fewWeeks))}, in the last ${percent(zoneInWeeks(outcomes, -fewWeeks))}`,
+    )
+    say(`    with at most a tenth of the items beyond the child ${percent(throughout(outcomes))}`)
     say(
       `    “ready” ${(ready / children).toFixed(2)} a child, wrong ${percent(sum(outcomes, (one) => one.ready.wrong) / Math.max(1, ready))}` +
         `; “hard” ${(hard / children).toFixed(2)} a child, wrong ${percent(sum(outcomes, (one) => one.hard.wrong) / Math.max(1, hard))}`,
@@ -64,12 +81,17 @@ export async function term(classes: number) {
     )
     say(`    minutes a child in the first class: ${minutes.join(', ')}`)
   }
-  const ratio = (key: string, beside: string) => {
+  const whole = (outcomes: readonly TermOutcome[]) => zoneOf(outcomes).share
+  const lastWeeks = (outcomes: readonly TermOutcome[]) => zoneInWeeks(outcomes, -fewWeeks)
+  const ratio = (key: string, beside: string, of = whole) => {
     const [own, other] = [told.get(key)!.outcomes, told.get(beside)!.outcomes]
     const many = Math.min(own.length, other.length)
-    return (zoneOf(own.slice(0, many)).share / zoneOf(other.slice(0, many)).share).toFixed(2)
+    return (of(own.slice(0, many)) / of(other.slice(0, many))).toFixed(2)
   }
   say(`  the product ÷ one level for all ${ratio('product', 'one')}, ÷ week one ${ratio('product', 'fixed')}`)
+  say(
+    `  of the last two weeks alone ${ratio('product', 'one', lastWeeks)} and ${ratio('product', 'fixed', lastWeeks)}; with at most a tenth of the items beyond ${ratio('product', 'one', throughout)} and ${ratio('product', 'fixed', throughout)}`,
+  )
   say(
     `  with nothing hidden that would be ${ratio('all', 'one')} and ${ratio('all', 'fixed')}: what no judgement can better`,
   )

@@ -1,6 +1,6 @@
-import { noHabits } from '../../src/core/planning/session/habits'
+import { noHabits } from '@/core/planning/session/habits'
 import { seededChance, unit } from '@/core/chance/chance'
-import { expectedSuccess, ownBand } from '@/core/evidence/fit'
+import { expectedSuccess, ownBand, type ProfileStep } from '@/core/evidence/fit'
 import { ownStep, type Standing } from '@/core/evidence/own-step'
 import { suggest } from '@/core/evidence/suggestion'
 import { gameOf } from '@/core/games'
@@ -23,6 +23,16 @@ const size = 26
 /** How many of the children at a station an adult gets round to. Common practice, no source. */
 const seenShare = { 'adult-led': 0.6, 'adult-near': 0.6, own: 0.15 }
 const yearGroup = 'Year 1'
+/** An item that is right alone less often is beyond a child; at most this share of a level's items may be. */
+const beyondBelow = 0.3
+const mostBeyond = 0.1
+
+/** Share of a level's items that are beyond a child. @param right alone, per strand and step */
+const beyond = (profile: readonly ProfileStep[], right: Record<StrandId, readonly number[]>) =>
+  profile.reduce(
+    (sum, place) => (right[place.strand][stepIndex(place)] < beyondBelow ? sum + place.share : sum),
+    0,
+  )
 
 /** What a term came to for one class. */
 export interface TermOutcome {
@@ -30,6 +40,10 @@ export interface TermOutcome {
   childSlots: number
   /** Of those, at a level where what is hidden says 70 to 90 % right alone. */
   trueZone: number
+  /** Of those in the true zone, at a level that mixes in hardly anything beyond the child. */
+  trueThroughout: number
+  /** By week from the first: child-slots, and of those in the true zone. */
+  byWeek: { childSlots: number; trueZone: number }[]
   /** Said of a child at a step for the first time: `wrong` by what is hidden then. */
   ready: { said: number; wrong: number; farOff: number }
   hard: { said: number; wrong: number }
@@ -65,6 +79,8 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
   const outcome: TermOutcome = {
     childSlots: 0,
     trueZone: 0,
+    trueThroughout: 0,
+    byWeek: Array.from({ length: weeks }, () => ({ childSlots: 0, trueZone: 0 })),
     ready: { said: 0, wrong: 0, farOff: 0 },
     hard: { said: 0, wrong: 0 },
     moves: 0,
@@ -111,7 +127,13 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
         const place = stepOfVisit(station.gameId, levelId, 'add')
         outcome.childSlots++
         outcome.minutes[place.strand] = (outcome.minutes[place.strand] ?? 0) + plan.slotMinutes
-        if (inBand(expectedSuccess(profile, now.get(id)!), ownBand)) outcome.trueZone++
+        const fits = inBand(expectedSuccess(profile, now.get(id)!), ownBand)
+        outcome.byWeek[week].childSlots++
+        if (fits) {
+          outcome.trueZone++
+          outcome.byWeek[week].trueZone++
+          if (beyond(profile, now.get(id)!) <= mostBeyond) outcome.trueThroughout++
+        }
         played.push({ pupilId: id, gameId: station.gameId, mode: station.mode, day })
         if (unit(chance) > seenShare[station.mode]) continue
         believed.get(id)!.take(place, markOf(hidden.get(id)!, place, week, chance), day)
