@@ -213,12 +213,26 @@ test('Tuesday again: Monday’s session was not held; the harbour and the plan s
   await person.press('Start session')
   await person.button('Pause')
   await mark('Auna', 'own', '2026-12-01')
-  await person.press('End here')
-  await person.find('//*[@role="status"][contains(.,"The session has ended")]')
   await person.goTo(base)
   await person.waitFor(
     async () => !/was not held/.test(await person.text('main')),
     'nothing left of the session that was not held',
   )
+  await end()
+})
+
+test('Wednesday: nobody has ended Tuesday’s session; wherever one looks it is over, and how far it went is asked', async () => {
+  await begin('2026-12-02')
+  await person.goTo(`${base}/plan`)
+  await person.sees(/^A session was left open/)
+  await person.goTo(`${base}/run`)
+  await person.sees(/^The session of Tuesday 1 December was left open/)
+  expect(await person.all('.clock')).toEqual([])
+  await person.goTo(base)
+  await person.sees(/^The session of Tuesday 1 December was left open/)
+  await person.press('It ended in slot 1')
+  await person.sees(/^Nothing planned/)
+  await (await person.find('//summary[.="The last 5 sessions"]')).click()
+  await person.find('//li[contains(.,"Tuesday 1 December")][contains(.,"1 mark")]')
   await end()
 })

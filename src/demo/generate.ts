@@ -246,5 +246,6 @@ async function liveSession(life: Life, day: Day, number: number, week: number) {
       })
     }
   }
-  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  for (let slot = 0; slot < page.session.slots; slot++)
+    await tapClock(viewer, { classId, sessionId, tap: 'next', slot })
 }

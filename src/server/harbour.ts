@@ -1,4 +1,5 @@
 import { gameOf } from '@/core/games'
+import { isLeftOpen } from '@/core/live/session'
 import type { Day } from '@/core/planning/calendar'
 import type { Need } from '@/core/planning/materials'
 import type { Habits } from '@/core/planning/session/habits'
@@ -26,6 +27,8 @@ export interface HarbourPage {
     today: boolean
     /** It was planned for a day gone by, and never begun. */
     notHeld: boolean
+    /** It was begun on a day gone by, and never ended. */
+    leftOpen: boolean
     /** Of today, planned, and its time is over: it may have been held without a screen. */
     over: boolean
     startsAt: string
@@ -114,6 +117,7 @@ async function comingSession(
     day: session.day,
     today: session.day === today,
     notHeld: session.state === 'planned' && session.day < today,
+    leftOpen: isLeftOpen(session, today),
     over:
       session.state === 'planned' &&
       session.day === today &&

@@ -1,7 +1,10 @@
+import { sql } from 'drizzle-orm'
+import { serverDatabase } from '@/data/server-database'
 import { harbourPage } from './harbour'
 import { recordMark } from './marks/marks'
-import { letGo, moveToToday } from './plan/plan'
+import { letGo, moveToToday, planPage } from './plan/plan'
 import { progressPage } from './progress'
+import { roomPage } from './room/pages'
 import { runPage, tapClock } from './run'
 import { grouped, mark, newClass, openTestSchool, planned, running, viewer } from './testing/school'
 
@@ -86,6 +89,58 @@ test('a planned session that was not held says so the next morning: it moves to 
   await letGo(viewer, { classId, sessionId })
   expect(await session()).toBeNull()
   process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+})
+
+test('a session that nobody ended is over the next day: it ends where it was left, or as played to its last slot', async () => {
+  const playedBy = async (pupilId: string) => {
+    const db = await serverDatabase()
+    const { rows } = await db.execute(sql`select game_id from played where pupil_id = ${pupilId} order by 1`)
+    return rows.map(({ game_id }) => game_id)
+  }
+  const leftOpen = async () => {
+    const classId = await newClass()
+    const { sessionId, page } = await running(classId)
+    const child = page.visits[0].children[0].id
+    const games = page.visits
+      .filter(({ children }) => children.some(({ id }) => id === child))
+      .map(({ slot, stationId }) => [slot, page.stations.find(({ id }) => id === stationId)!.gameId] as const)
+    process.env.ISLANDS_CLOCK = '2026-11-25T08:00:00Z'
+    const tap = (kind: Parameters<typeof tapClock>[1]['tap']) =>
+      tapClock(viewer, { classId, sessionId, tap: kind, slot: 0 })
+    return { classId, child, games, tap }
+  }
+  try {
+    const first = await leftOpen()
+    const { classId } = first
+    expect((await harbourPage(viewer, { classId })).session).toMatchObject({ leftOpen: true, today: false })
+    expect(await runPage(viewer, { classId })).toMatchObject({ leftOpen: true, day: '2026-11-24' })
+    expect((await planPage(viewer, { classId })).session).toMatchObject({ leftOpen: true })
+    await expect(roomPage(viewer, { classId })).rejects.toThrow('nothing here')
+    for (const kind of ['next', 'pause', 'minute-more'] as const)
+      await expect(first.tap(kind)).rejects.toThrow('left open')
+    await first.tap('finish')
+    await first.tap('finish')
+    const page = await harbourPage(viewer, { classId })
+    expect(page.session).toBeNull()
+    expect(page.held).toMatchObject([{ day: '2026-11-24', canReopen: false }])
+    // What lies after the slot it ended in nobody has played.
+    expect(await playedBy(first.child)).toEqual([first.games.find(([slot]) => slot === 0)![1]])
+
+    process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+    const second = await leftOpen()
+    await second.tap('all-played')
+    expect(await playedBy(second.child)).toEqual(second.games.map(([, game]) => game).sort())
+  } finally {
+    process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+  }
+})
+
+test('today nobody says of a session under way that it was played to its last slot', async () => {
+  const classId = await newClass()
+  const { sessionId } = await running(classId)
+  await expect(tapClock(viewer, { classId, sessionId, tap: 'all-played', slot: 0 })).rejects.toThrow(
+    'still under way',
+  )
 })
 
 test('a mark for a child who was not at the station is refused', async () => {

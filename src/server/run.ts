@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { isLeftOpen } from '@/core/live/session'
 import { deleteDraft } from '@/data/queries/drafts'
 import { sumUpPlayed } from '@/data/queries/held'
 import { setLinksUntil } from '@/data/queries/links'
@@ -30,11 +31,11 @@ const sessionSchema = classIdSchema.extend({ sessionId: z.uuid() })
 export const sheetsPage = readingClass(
   'sheetsPage',
   sessionSchema,
-  async (scope, { sessionId }): Promise<{ day: string; board: RunPage }> => {
+  async (scope, { sessionId }): Promise<RunPage> => {
     const session = await sessionOf(scope, sessionId)
     const board = session && session.state !== 'planned' ? await boardOf(scope, session) : null
-    if (!session || !board) throw new NotHere()
-    return { day: session.day, board }
+    if (!board) throw new NotHere()
+    return board
   },
 )
 
@@ -68,7 +69,7 @@ export const heldOnPaper = changingClass('heldOnPaper', sessionSchema, async (sc
 
 /** What the adult does with the clock. */
 const clockSchema = sessionSchema.extend({
-  tap: z.enum(['start', 'pause', 'resume', 'minute-more', 'next', 'finish', 'back']),
+  tap: z.enum(['start', 'pause', 'resume', 'minute-more', 'next', 'finish', 'back', 'all-played']),
   /** The slot the tap was made in: a second tap on Next does not skip a slot. */
   slot: z.number().int().min(0),
 })
@@ -80,6 +81,7 @@ export const tapClock = changingClass('tapClock', clockSchema, async (scope, { s
   if (tap === 'back') return takeBack(scope, session, slot)
   if (session.slot !== slot || session.state === 'done') return
   if ((session.state === 'planned') !== (tap === 'start')) return
+  if (isLeftOpen(session, todayIn(scope.classroom.timeZone))) return close(scope, session, tap)
   const at = now()
   const before: ClockBefore = {
     slot,
@@ -121,10 +123,21 @@ export const tapClock = changingClass('tapClock', clockSchema, async (scope, { s
       })
     case 'finish':
       return end(scope, sessionId, before)
+    case 'all-played':
+      throw new Refused('The session is still under way.')
   }
 })
 
-async function end(scope: ClassScope, sessionId: string, before: ClockBefore) {
+/** A session of a day gone by is ended in the slot it was left in, or as played to its last; else nothing can be done with its clock. */
+async function close(scope: ClassScope, session: SessionRow, tap: z.output<typeof clockSchema>['tap']) {
+  if (tap !== 'finish' && tap !== 'all-played')
+    throw new Refused('The session was left open on another day. End it first.')
+  if (tap === 'all-played') await updateSession(scope, session.id, { slot: session.slots - 1 })
+  // It can't be reopened on another day: there is no way back to keep.
+  await end(scope, session.id, null)
+}
+
+async function end(scope: ClassScope, sessionId: string, before: ClockBefore | null) {
   await updateSession(scope, sessionId, { state: 'done', before })
   // What helpers' devices still hold is taken for a while; nothing is shown by their links any more.
   await setLinksUntil(scope, sessionId, new Date(now().getTime() + lateMs))

@@ -1,5 +1,13 @@
 import { gameOf } from '@/core/games'
-import type { Away, Finished, Liked, SessionClock, ShownMark } from '@/core/live/session'
+import {
+  isLeftOpen,
+  type Away,
+  type Finished,
+  type Liked,
+  type SessionClock,
+  type ShownMark,
+} from '@/core/live/session'
+import type { Day } from '@/core/planning/calendar'
 import type { LevelTexts } from '@/core/games/engine/texts'
 import { textsAt } from '@/core/games/texts'
 import { eachItsOwn } from '@/core/grouping/making/mode'
@@ -16,7 +24,7 @@ import { pupilsOf } from '@/data/queries/pupils'
 import { absentOf, type SessionRow, type StationMode, type StoredSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { displayName } from './classes'
-import { now } from './clock'
+import { now, todayIn } from './clock'
 import { planRevision } from './live/plan-revision'
 import { wayBack } from './room/before-replan'
 import { stepOfVisit } from './marks/marks'
@@ -54,6 +62,9 @@ interface VisitStep {
 
 export interface RunPage {
   session: SessionClock & { id: string }
+  day: Day
+  /** Begun on a day gone by and never ended. */
+  leftOpen: boolean
   times: { from: string; to: string }[]
   stations: {
     id: string
@@ -145,6 +156,8 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
   const bags = [...(await bagsOf(scope)).keys()]
   return {
     session: { id: session.id, ...clockOf(session, now()) },
+    day: session.day,
+    leftOpen: isLeftOpen(session, todayIn(scope.classroom.timeZone)),
     times: timetable(session.startsAt, session).slots,
     stations: session.stations.map(({ id, gameId, mode }) => {
       const { title, players } = gameOf(gameId)

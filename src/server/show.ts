@@ -6,6 +6,7 @@ import type { ClassStep } from '@/core/games/playing/class-questions'
 import { textsOf } from '@/core/games/texts'
 import { playersToShow } from '@/core/games/playing/showing'
 import { workedOn } from '@/core/house-style'
+import { isLeftOpen } from '@/core/live/session'
 import { topStep } from '@/core/skills'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { pupilsOf } from '@/data/queries/pupils'
@@ -13,6 +14,7 @@ import { absentOf, visitsMet } from '@/data/queries/sessions'
 import { isWithin } from '@/data/scope'
 import { childrenOf } from './children'
 import { classIdSchema, displayName } from './classes'
+import { todayIn } from './clock'
 import { soFar } from './heavy/threads'
 import { NotHere, readingClass } from './use-case'
 
@@ -82,7 +84,7 @@ export const stationPage = readingClass(
     if (!met || !child || !met.pupilIds.has(pupilId) || !isWithin(scope, met)) throw new NotHere()
     const closed = !style.digital
       ? 'The digital station is off. It is switched on in the house style of the class.'
-      : met.session.state !== 'running'
+      : met.session.state !== 'running' || isLeftOpen(met.session, todayIn(scope.classroom.timeZone))
         ? 'The session is not under way.'
         : (await absentOf(scope, met.session.id)).some(
               (one) => one.pupilId === pupilId && met.slot >= one.fromSlot,

@@ -1,7 +1,12 @@
 import type { Mark, MarkValue } from '../evidence/mark'
+import type { Day } from '../planning/calendar'
 import type { StepPlace } from '../skills'
 
 export type SessionState = 'planned' | 'running' | 'done'
+
+/** Begun on a day gone by and never ended: nobody plays in it any more, whatever its clock says. */
+export const isLeftOpen = ({ state, day }: { state: SessionState; day: Day }, today: Day): boolean =>
+  state === 'running' && day < today
 
 /** A mark that stands, as devices of a session show it. */
 export type ShownMark = MarkValue &

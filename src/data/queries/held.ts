@@ -23,7 +23,8 @@ export async function playedIn({ db, classId }: ClassScope): Promise<Played[]> {
 
 /**
  * Sums up a session that was held: who was there has played what was at the stations, as one of its group or as one who
- * sat with it for this session. Who went home has played what came before.
+ * sat with it for this session. Who went home has played what came before; and nobody what lies after the slot in which
+ * it was ended.
  */
 export async function sumUpPlayed({ db, classId }: ClassScope, sessionId: string) {
   await db.execute(sql`
@@ -37,6 +38,7 @@ export async function sumUpPlayed({ db, classId }: ClassScope, sessionId: string
           and ${pupil.id}::text in (select jsonb_array_elements_text(jsonb_array_elements(${visit.seats})))
       ) there on true
     where ${stationSession.id} = ${sessionId} and ${stationSession.classId} = ${classId}
+      and ${visit.slot} <= ${stationSession.slot}
       and not exists (select from ${attendance} where ${attendance.sessionId} = ${stationSession.id}
         and ${attendance.pupilId} = there.pupil_id and ${attendance.absent} and ${visit.slot} >= ${attendance.fromSlot})
     group by 1, 2, 3, 4
@@ -50,7 +52,7 @@ export async function seatedSince({ db, classId }: ClassScope, day: string): Pro
       id: stationSession.id,
       visits: jsonList(
         sql<[slot: number, seats: string[][]]>`json_build_array(${visit.slot}, ${visit.seats})`,
-        sql`${visit} where ${visit.sessionId} = ${stationSession.id}`,
+        sql`${visit} where ${visit.sessionId} = ${stationSession.id} and ${visit.slot} <= ${stationSession.slot}`,
         sql`${visit.slot}`,
       ),
       away: jsonList(

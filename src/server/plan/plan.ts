@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { gameIdSchema, games } from '@/core/games'
+import { isLeftOpen } from '@/core/live/session'
 import { addDays, type Day } from '@/core/planning/calendar'
 import type { PlanContext, Room } from '@/core/planning/session/context'
 import { nextSchoolDay } from '@/core/planning/session/first-plan'
@@ -37,7 +38,7 @@ export interface PlanPage {
   /** The plan on the table instead; `view` shows it. */
   draft: Draft<PlanDraft> | null
   /** The session this plan would take the place of. */
-  session: { id: string; state: StoredSession['state'] } | null
+  session: { id: string; state: StoredSession['state']; leftOpen: boolean } | null
   today: Day
   games: { id: string; title: string }[]
   /** Games that would go as well as those of the plan, the best first. */
@@ -108,7 +109,7 @@ export const planPage = readingClass(
         ),
       },
       draft,
-      session: session && { id: session.id, state: session.state },
+      session: session && { id: session.id, state: session.state, leftOpen: isLeftOpen(session, today) },
       today,
       games: games.map(({ id, title }) => ({ id, title })),
       others,

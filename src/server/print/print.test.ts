@@ -124,7 +124,7 @@ test('a session held on paper is typed in afterwards, and counts for its own day
     await heldOnPaper(viewer, { classId, sessionId })
     // Said twice, it was held once.
     await heldOnPaper(viewer, { classId, sessionId })
-    const { day, board } = await sheetsPage(viewer, { classId, sessionId })
+    const board = await sheetsPage(viewer, { classId, sessionId })
     const visit = board.visits[0]
     const [seen, wrote] = visit.children
     const madeAt = '2026-11-27T15:01:00Z'
@@ -134,7 +134,7 @@ test('a session held on paper is typed in afterwards, and counts for its own day
       ...mark(visit.id, wrote.id, { judged: null, right: 7, of: 10, sheet: true, madeAt }),
     })
     const { records } = await childPage(viewer, { classId, pupilId: seen.id })
-    expect(records[0]).toMatchObject({ judged: 'own', schoolDay: day })
+    expect(records[0]).toMatchObject({ judged: 'own', schoolDay: board.day })
     const document = await exportClass(viewer, { classId })
     const weights = document.tables.observation!.map(({ pupil_id, weight }) => [pupil_id, weight])
     // A sheet that nobody watched counts half.

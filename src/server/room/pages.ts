@@ -18,7 +18,8 @@ async function sessionAsked(scope: ClassScope, sessionId?: string): Promise<Stor
 
 async function boardAsked(scope: ClassScope, sessionId?: string): Promise<RunPage> {
   const board = await boardOf(scope, await sessionAsked(scope, sessionId))
-  if (!board) throw new NotHere()
+  // What was left open on a day gone by is over, for whoever comes into the room.
+  if (!board || board.leftOpen) throw new NotHere()
   return board
 }
 

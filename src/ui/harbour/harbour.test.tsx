@@ -24,6 +24,7 @@ const session: Session = {
   day: '2026-11-24',
   today: true,
   notHeld: false,
+  leftOpen: false,
   over: false,
   startsAt: '10:15',
   slots: 3,
@@ -73,6 +74,18 @@ test.each<[string, Partial<HarbourPage>, RegExp, string]>([
     { session: { ...session, today: false, day: '2026-11-26' } },
     /^Thursday 26 November, 10:15, 2 stations/,
     'Open the session',
+  ],
+  [
+    'a session that was left open in its first slot',
+    { session: { ...session, state: 'running', today: false, leftOpen: true } },
+    /^The session of Tuesday 24 November was left open It stands in slot 1 of 3/,
+    'It ended in slot 1',
+  ],
+  [
+    'a session that was left open in its last slot',
+    { session: { ...session, state: 'running', today: false, leftOpen: true, slot: 2 } },
+    /^The session of Tuesday 24 November was left open It stands in its last slot/,
+    'End it',
   ],
   [
     'a session under way',

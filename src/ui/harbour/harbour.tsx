@@ -8,6 +8,8 @@ import type { letGo, moveToToday } from '@/server/plan/plan'
 import type { heldOnPaper, tapClock } from '@/server/run'
 import { spelledAtStart, dayInWords, spelled, inHundred, many, reasonInWords } from '../words'
 import { HeldSessions } from './held-sessions'
+import { LeftOpen } from './left-open'
+import { leftOpenInWords } from './left-open-in-words'
 import { NotHeld, PaperButton } from './not-held'
 import { SeaChart } from './sea-chart'
 import { StationList } from './station-list'
@@ -48,6 +50,8 @@ export function Harbour({
             letGo={drop}
             heldOnPaper={onPaper}
           />
+        ) : session?.leftOpen ? (
+          <LeftOpen classId={classId} left={session} tapClock={tap} />
         ) : (
           <div className="button-row">
             {session?.over && <PaperButton classId={classId} sessionId={session.id} heldOnPaper={onPaper} />}
@@ -72,78 +76,7 @@ export function Harbour({
             </p>
           </div>
           <div className="harbour-side">
-            <h2 className="section">To prepare</h2>
-            <ul className="rows">
-              {session.unlikely.length > 0 && (
-                <li>
-                  <div className="grow">
-                    <strong>{session.unlikely[0].station} may not end in its slot</strong>
-                    <div className="small muted">
-                      It ends{' '}
-                      {inHundred(Math.min(...session.unlikely.map(({ finishInSlot }) => finishInSlot)))} times
-                      in 100
-                      {session.unlikely.length > 1 && `; ${many(session.unlikely.length, 'visit')} in all`}.
-                    </div>
-                  </div>
-                  <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/plan`}>
-                    Look
-                  </Link>
-                </li>
-              )}
-              <li>
-                <div className="grow">
-                  <strong>
-                    {spelledAtStart(session.stations.length)}{' '}
-                    {session.stations.length === 1 ? 'station' : 'stations'} to lay out
-                  </strong>
-                  <div className="small muted">{mostOf(session.needs)}</div>
-                </div>
-                <Link
-                  className="btn btn-quiet btn-sm"
-                  href={`/c/${classId}/plan`}
-                  aria-label="List materials by station"
-                >
-                  List
-                </Link>
-              </li>
-              {session.pages !== 0 && (
-                <li>
-                  <div className="grow">
-                    <strong>
-                      {session.pages === null
-                        ? 'Boards and cards to print'
-                        : `${many(session.pages, 'page')} to print`}
-                    </strong>
-                    <div className="small muted">What the bags hold already is left out.</div>
-                  </div>
-                  <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/print`} prefetch={false}>
-                    Print
-                  </Link>
-                </li>
-              )}
-              <li>
-                <div className="grow">
-                  <strong>Show the games</strong>
-                  <div className="small">
-                    {session.stations.map(({ title, gameId, levelId }, position) => (
-                      <span key={position}>
-                        {position > 0 && ' · '}
-                        <Link
-                          href={`/c/${classId}/show/${gameId}${levelId === null ? '' : `?level=${levelId}`}`}
-                          aria-label={`Show ${title}`}
-                          prefetch={false}
-                        >
-                          {title}
-                        </Link>
-                      </span>
-                    ))}
-                  </div>
-                </div>
-                <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/tools`} prefetch={false}>
-                  Tools
-                </Link>
-              </li>
-            </ul>
+            {!session.leftOpen && <ToPrepare classId={classId} session={session} />}
             <h2 className="section">Children to look at</h2>
             {page.toLookAt.length === 0 && (
               <p className="muted">Nobody stands out. Marks of the next session will say more.</p>
@@ -168,6 +101,85 @@ export function Harbour({
         </div>
       )}
       <HeldSessions classId={classId} held={page.held} tapClock={tap} />
+    </>
+  )
+}
+
+/** What a session takes: what to lay out, to print and to show. */
+function ToPrepare({ classId, session }: { classId: string; session: NonNullable<HarbourPage['session']> }) {
+  return (
+    <>
+      <h2 className="section">To prepare</h2>
+      <ul className="rows">
+        {session.unlikely.length > 0 && (
+          <li>
+            <div className="grow">
+              <strong>{session.unlikely[0].station} may not end in its slot</strong>
+              <div className="small muted">
+                It ends {inHundred(Math.min(...session.unlikely.map(({ finishInSlot }) => finishInSlot)))}{' '}
+                times in 100
+                {session.unlikely.length > 1 && `; ${many(session.unlikely.length, 'visit')} in all`}.
+              </div>
+            </div>
+            <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/plan`}>
+              Look
+            </Link>
+          </li>
+        )}
+        <li>
+          <div className="grow">
+            <strong>
+              {spelledAtStart(session.stations.length)}{' '}
+              {session.stations.length === 1 ? 'station' : 'stations'} to lay out
+            </strong>
+            <div className="small muted">{mostOf(session.needs)}</div>
+          </div>
+          <Link
+            className="btn btn-quiet btn-sm"
+            href={`/c/${classId}/plan`}
+            aria-label="List materials by station"
+          >
+            List
+          </Link>
+        </li>
+        {session.pages !== 0 && (
+          <li>
+            <div className="grow">
+              <strong>
+                {session.pages === null
+                  ? 'Boards and cards to print'
+                  : `${many(session.pages, 'page')} to print`}
+              </strong>
+              <div className="small muted">What the bags hold already is left out.</div>
+            </div>
+            <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/print`} prefetch={false}>
+              Print
+            </Link>
+          </li>
+        )}
+        <li>
+          <div className="grow">
+            <strong>Show the games</strong>
+            <div className="small">
+              {session.stations.map(({ title, gameId, levelId }, position) => (
+                <span key={position}>
+                  {position > 0 && ' · '}
+                  <Link
+                    href={`/c/${classId}/show/${gameId}${levelId === null ? '' : `?level=${levelId}`}`}
+                    aria-label={`Show ${title}`}
+                    prefetch={false}
+                  >
+                    {title}
+                  </Link>
+                </span>
+              ))}
+            </div>
+          </div>
+          <Link className="btn btn-quiet btn-sm" href={`/c/${classId}/tools`} prefetch={false}>
+            Tools
+          </Link>
+        </li>
+      </ul>
     </>
   )
 }
@@ -213,6 +225,7 @@ function nextStep(classId: string, { children, hasGroups, session }: HarbourPage
       action: 'To the plan',
       address: at('plan'),
     }
+  if (session.leftOpen) return { ...leftOpenInWords(session), action: 'To the session', address: at('run') }
   const when = session.today ? `${session.startsAt} today` : `${dayInWords(session.day)}, ${session.startsAt}`
   const toPrepare = 1 + (session.unlikely.length > 0 ? 1 : 0) + (session.pages === 0 ? 0 : 1)
   return {

@@ -27,6 +27,16 @@ export function PlanEditor({ today, games, others, waiting, ...made }: Props) {
   const editing = usePlanEditing(made)
   const { view, changed, problems, busy, change } = editing
   const { plan } = view
+  if (session?.leftOpen)
+    return (
+      <div className="empty">
+        <h1>A session was left open</h1>
+        <p>Say how far it went before the next one is planned.</p>
+        <Link className="btn btn-primary" href={`/c/${classId}`}>
+          To the harbour
+        </Link>
+      </div>
+    )
   if (session?.state === 'running')
     return (
       <div className="empty">

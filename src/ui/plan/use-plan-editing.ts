@@ -20,7 +20,7 @@ export interface PlanBeingMade {
   view: PlanView
   standing: PlanDraft
   draft: Draft<PlanDraft> | null
-  session: { id: string; state: 'planned' | 'running' | 'done' } | null
+  session: { id: string; state: 'planned' | 'running' | 'done'; leftOpen: boolean } | null
   /** A game was put in the plan on the way here: not kept yet. */
   added: boolean
   /** What has changed since the plan was kept. */

@@ -26,6 +26,7 @@ import { OpenChild } from './open-child'
 import { RunBar, type ClockTap } from './run-bar'
 import { RunFoot } from './run-foot'
 import { StationColumn } from './station-column'
+import { useAnewEachHour } from './use-anew-each-hour'
 import { ofClass } from './use-outbox'
 import { useSession } from './use-session'
 
@@ -63,6 +64,7 @@ export function RunBoard({
   const { times, stations } = page
   const at = useSession(ofClass(classId), `/c/${classId}/live/${page.session.id}`, page)
   const { session, running, marks, visits, absent, names } = at
+  useAnewEachHour(at.left)
   const [open, setOpen] = useState<{ visitId: string; pupilId: string } | null>(null)
   const [lettingIn, setLettingIn] = useState(false)
   const [late, setLate] = useState(false)

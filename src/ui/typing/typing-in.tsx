@@ -21,12 +21,10 @@ import { asTyped, ringTyped, tallyTyped } from './typed'
 /** What stands on the sheets of a session, typed in their own order: a key a child, and on to the next. */
 export function TypingIn({
   classId,
-  day,
   board,
   from,
 }: {
   classId: string
-  day: string
   board: RunPage
   /** Sheets that adults filled in, or the children's own. */
   from: 'seen' | 'sheet'
@@ -46,7 +44,7 @@ export function TypingIn({
     <>
       <div className="headline">
         <div>
-          <h1>Sheets of {dayInWords(day)}</h1>
+          <h1>Sheets of {dayInWords(board.day)}</h1>
           <p>
             {from === 'seen'
               ? 'As they stand on the sheets: 1 alone, 2 with help, 3 not yet, 0 nothing. Each key leads on to the next child.'

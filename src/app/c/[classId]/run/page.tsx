@@ -2,6 +2,8 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { addressForOthers } from '@/server/http/address'
 import { runPage } from '@/server/run'
+import { LeftOpen } from '@/ui/harbour/left-open'
+import { leftOpenInWords } from '@/ui/harbour/left-open-in-words'
 import { RunBoard } from '@/ui/run/run-board'
 import { load } from '../../../load'
 import { quickNoteAction } from '../note/actions'
@@ -33,6 +35,20 @@ export default async function Run({ params }: { params: Promise<{ classId: strin
         </Link>
       </main>
     )
+  if (page.leftOpen) {
+    const left = { ...page.session, day: page.day }
+    const { title, why } = leftOpenInWords(left)
+    return (
+      <main className="place empty">
+        <h1>{title}</h1>
+        <p>{why}</p>
+        {page.leads && <LeftOpen classId={classId} left={left} tapClock={clockAction} />}
+        <Link className="btn btn-plain" href={`/c/${classId}`}>
+          Harbour
+        </Link>
+      </main>
+    )
+  }
   return (
     <RunBoard
       key={page.session.id}

@@ -14,6 +14,6 @@ interface Props {
 export default async function Sheets({ params, searchParams }: Props) {
   const { classId, sessionId } = await params
   const from = only((await searchParams).from) === 'children' ? 'sheet' : 'seen'
-  const { day, board } = await load(sheetsPage, { classId, sessionId })
-  return <TypingIn key={from} classId={classId} day={day} board={board} from={from} />
+  const board = await load(sheetsPage, { classId, sessionId })
+  return <TypingIn key={from} classId={classId} board={board} from={from} />
 }
