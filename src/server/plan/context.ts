@@ -25,7 +25,7 @@ const limitMs = 60_000
 /** So long a page waits for what it can do without. */
 const soonMs = 300
 
-/** The groups of a grouping with the children who are still in the class. */
+/** The groups with the children who are still in the class; one of which nobody is left is not planned for. */
 function groupsOf(
   { id, mode, groups }: StoredGrouping,
   children: readonly Child[],
@@ -36,8 +36,9 @@ function groupsOf(
     id,
     mode,
     ownLevels,
-    groups: groups.map(({ id: groupId, pennant, pupils, pairs }) => {
+    groups: groups.flatMap(({ id: groupId, pennant, pupils, pairs }) => {
       const present = pupils.filter((pupilId) => byId.has(pupilId))
+      if (present.length === 0) return []
       return {
         id: groupId,
         pennant,

@@ -238,7 +238,8 @@ test('partners change from slot to slot and from session to session; a session o
     expect(seats).toEqual(planned.seats)
     expect(children.map(({ id }) => id)).toEqual(seats.flat())
   }
-  await tapClock(viewer, { classId, sessionId, tap: 'finish', slot: 0 })
+  for (let slot = 0; slot < run.session.slots; slot++)
+    await tapClock(viewer, { classId, sessionId, tap: 'next', slot })
 
   const second = await planWith(classId)
   for (const { id } of second.groups) {

@@ -69,7 +69,8 @@ export const planPage = readingClass(
     // What runs stays with its groups; what is still planned goes on with the newest.
     const running = session?.state === 'running'
     const grouping = running ? keptFor : newest
-    if (!grouping)
+    // Nobody is in a group, or everybody who was has left.
+    if (!grouping || contextFor(grouping, today).grouping.groups.length === 0)
       return {
         view: null,
         standing: null,
@@ -105,7 +106,7 @@ export const planPage = readingClass(
         groupingId: grouping.id,
         plan: placed(
           stored,
-          grouping.groups.map(({ id }) => id),
+          context.grouping.groups.map(({ id }) => id),
         ),
       },
       draft,

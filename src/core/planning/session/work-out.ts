@@ -93,7 +93,7 @@ export function workOut(
     visits.flatMap((visit) => demandsOf(plan, visit, positions.get(visit.stationId)!)),
     plan.stations.length,
   )
-  const ruled = room && ruledBy(plan, grouping, table, room, partners, habits)
+  const ruled = room && groups.length > 0 ? ruledBy(plan, grouping, table, room, partners, habits) : null
   return {
     plan,
     groupingId: grouping.id,
