@@ -43,6 +43,21 @@ test('everyone whose fit changes clearly is named, moved or staying, with what i
   expect(staying).toBeGreaterThan(rounds(20))
 })
 
+test('a group that everybody has left is no place to move a child to, alone', () => {
+  let moved = 0
+  for (let seed = 1; seed <= rounds(40); seed++) {
+    const { fit, groups: dealt } = dealtClass(seed)
+    const groups = [...dealt, { pennant: 5, levelId: fit.levels[2].id, pupils: [], withAdult: false }]
+    const request = regroupingRequest(Object.keys(fit.success), fit, groups, [], [])
+    for (const { groups: made, moves } of allRegroupings(request, groups)) {
+      moved += moves.length
+      expect(made.map(({ pennant }) => pennant)).toEqual(dealt.map(({ pennant }) => pennant))
+      expect(Math.min(...made.map(({ pupils }) => pupils.length))).toBeGreaterThan(1)
+    }
+  }
+  expect(moved).toBeGreaterThan(rounds(20))
+})
+
 test.each([1, 2, 3, 4, 5])('each regrouping is worth its moves, class %i', (seed) => {
   const { problem, request, fit, groups: standing, found, all } = dealtClass(seed)
   expect(found[0].moves).toEqual([])

@@ -3,6 +3,7 @@ import { everyRegrouping, regroup } from './by-move-price'
 import { presentGrouping } from '../making/make-groups'
 import type { Group } from '../groups'
 import { childrenFitting, type Grouping, type GroupingProblem } from '../problem/problem'
+import { filled } from './request'
 import { byPennant, groupsById, groupsByIndex, problemOfRequest, type GroupingRequest } from '../request'
 
 /** A regrouping of the groups that stand. */
@@ -26,8 +27,9 @@ export interface Regrouping {
  */
 export function* regroupings(
   request: GroupingRequest,
-  standing: readonly Group[],
+  groups: readonly Group[],
 ): Generator<{ found: Regrouping[]; done: number }, Regrouping[]> {
+  const standing = filled(groups)
   const problem = problemOfRequest(request)
   const present = groupsByIndex(request, standing)
   const told = (found: readonly Grouping[]) =>
