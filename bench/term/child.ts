@@ -2,7 +2,8 @@ import { normal, unit, type Chance } from '@/core/chance/chance'
 import { placedBelief, summaryOf, takeIn, type Evidence, type Running } from '@/core/evidence/history'
 import { isKnown } from '@/core/evidence/own-step'
 import { logistic, type Judgement } from '@/core/evidence/observation'
-import { placementByYear, type YearGroup } from '@/core/evidence/prior'
+import { believedByYear } from '@/core/evidence/begun'
+import type { YearGroup } from '@/core/evidence/prior'
 import type { Summary } from '@/core/evidence/estimate'
 import type { Seen } from '@/core/evidence/seen'
 import { schoolDaysBetween, type Day } from '@/core/planning/calendar'
@@ -135,6 +136,8 @@ export class Believed {
       rightAlone: Object.fromEntries(
         strandIds.map((strand) => [strand, this.summary(strand).rightAlone]),
       ) as unknown as PlannedChild['rightAlone'],
+      followed: this.followed(),
+      yearGroup: this.year,
       notKnown: strandIds.filter(
         (strand) => !isKnown({ observations: this.observations(strand), sd: this.summary(strand).sd }),
       ),
@@ -142,9 +145,6 @@ export class Believed {
   }
 
   private on(strand: StrandId): Running {
-    return (
-      this.running.get(strand) ??
-      placedBelief({ strand, day: this.day, ...placementByYear(strand, this.year) })
-    )
+    return this.running.get(strand) ?? believedByYear(strand, this.year, this.day)
   }
 }

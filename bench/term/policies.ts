@@ -10,19 +10,18 @@ import { fitCost } from '@/core/grouping/problem/fit-cost'
 import { levelOfGroup, mainStrand, successAt } from '@/core/planning/session/levels'
 import type { PlannedChild } from '@/core/planning/session/context'
 import { stepIndex } from '@/core/skills'
-import { levelProfile } from '@/server/figures'
+import { practised } from '@/server/figures'
 import { stepOfVisit } from '@/server/marks/marks'
 import type { Believed } from './child'
 
-const figuresByRules = { profile: levelProfile }
 /** The game that groups are made by, and how many groups there are. */
 export const groupedBy = 'landfall'
 const groupCount = 6
 
 /** The class as groups are made of it. */
 function fitOf(children: readonly PlannedChild[]): ClassFit {
-  const strand = mainStrand(groupedBy, figuresByRules)
-  const success = successAt(groupedBy, children, figuresByRules)
+  const strand = mainStrand(groupedBy, practised)
+  const success = successAt(groupedBy, children, practised)
   return {
     levels: gameOf(groupedBy).levels.map(({ id, title }) => ({ id, title })),
     success: Object.fromEntries(children.map(({ id }, i) => [id, success[i]])),
@@ -74,14 +73,14 @@ const levelsFitting = (gameId: string, pupils: readonly PlannedChild[], ownLevel
     { pupils: [...pupils], pairs: pupils.map(() => null) },
     { mode: 'similar', ownLevels },
     null,
-    figuresByRules,
+    practised,
   )
 
 const forAll = (group: readonly PlannedChild[], level: number) => group.map(() => level)
 
 /** The level that brings most of these children into their zone; of those that bring as many the nearest to all. */
 function levelForMost(gameId: string, pupils: readonly PlannedChild[]): number {
-  const success = successAt(gameId, pupils, figuresByRules)
+  const success = successAt(gameId, pupils, practised)
   const tried = gameOf(gameId).levels.map((_, level) => ({
     level,
     inZone: success.filter((row) => row[level] >= ownBand[0] && row[level] <= ownBand[1]).length,

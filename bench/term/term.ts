@@ -71,6 +71,8 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
           id: child.id,
           name: child.id,
           rightAlone: truth(child, week),
+          followed: strandIds,
+          yearGroup,
           notKnown: [],
         }))
       : [...believed.values()].map((one) => one.planned())

@@ -2,14 +2,15 @@ import type { Band } from '@/core/grouping/problem/fit-cost'
 import { ownBand } from '@/core/evidence/fit'
 import { isKnown } from '@/core/evidence/own-step'
 import type { YearGroup } from '@/core/evidence/prior'
+import type { Learner } from '@/core/planning/session/context'
 import { strandIds, type StrandId } from '@/core/skills'
 import { estimatesOf, pupilsOf, type EstimateRow } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
 import { displayName } from './classes'
 import { estimateByYear } from './estimates'
 
-/** A child with what is believed of it on every strand. */
-export interface Child {
+/** A child with what is believed of it on every strand; on those it was neither placed nor seen on, by its year group. */
+export interface Child extends Learner {
   id: string
   name: string
   /** What the name is made of, and the year group. */
@@ -17,9 +18,6 @@ export interface Child {
   /** Is grouped only where an adult is near. */
   adultNear: boolean
   estimates: Record<StrandId, EstimateRow>
-  rightAlone: Record<StrandId, readonly number[]>
-  /** Strands on which the child was placed or seen; on the others the year group's usual step stands. */
-  followed: StrandId[]
   /** Strands on which too little was seen to say how a level fits. */
   notKnown: StrandId[]
 }
@@ -38,6 +36,7 @@ export async function childrenOf(scope: ClassScope): Promise<Child[]> {
       id,
       name: displayName({ name, initial }),
       listed: { name, initial, yearGroup },
+      yearGroup,
       adultNear,
       estimates: Object.fromEntries(all.map((row) => [row.strand, row])) as Child['estimates'],
       rightAlone: Object.fromEntries(

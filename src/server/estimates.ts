@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { believedByYear } from '@/core/evidence/begun'
 import type { Belief } from '@/core/evidence/estimate'
 import {
   beliefFrom,
@@ -110,13 +111,16 @@ async function placeOnStrand(
 
 const unseen = new Map<string, EstimateRow>()
 
-/** What is believed of a child on a strand before it was placed or seen there: the year group's usual step. */
+/** What is believed of a child on a strand before it was placed or seen there. */
 export function estimateByYear(strand: StrandId, yearGroup: YearGroup): EstimateRow {
   const key = `${strand} ${yearGroup}`
   const known = unseen.get(key)
   if (known) return known
-  const placed = { strand, day: '', ...placementByYear(strand, yearGroup) }
-  const { density: _density, morning: _morning, ...row } = estimateRow('', strand, placedBelief(placed))
+  const {
+    density: _density,
+    morning: _morning,
+    ...row
+  } = estimateRow('', strand, believedByYear(strand, yearGroup, ''))
   unseen.set(key, row)
   return row
 }

@@ -8,6 +8,7 @@ import type { ProfileStep } from '@/core/evidence/fit'
 import { gameOf, usualLevel } from '@/core/games'
 import { mainStrand as mainStrandBy, successAt as successBy } from '@/core/planning/session/levels'
 import type { StrandId } from '@/core/skills'
+import type { Learner, Practised } from '@/core/planning/session/context'
 import { nameOf } from '@/core/things'
 
 /** Pure results of pure input: on globalThis, because what starts the server and what answers requests are bundled apart. */
@@ -64,18 +65,14 @@ export const levelProfile = (gameId: string, levelId: string): ProfileStep[] =>
 export const levelMarks = (gameId: string, levelId: string): ProfileStep[] =>
   levelMeasure(gameId, levelId).marked
 
+/** What the levels of the catalogue practise, as it was measured. */
+export const practised: Practised = { profile: levelProfile, marked: levelMarks }
+
 /** Expected success of each child at each level of a game; shape [child][level]. */
-export const successAt = (
-  gameId: string,
-  rightAlone: readonly Record<StrandId, readonly number[]>[],
-): number[][] =>
-  successBy(
-    gameId,
-    rightAlone.map((own) => ({ rightAlone: own })),
-    { profile: levelProfile },
-  )
+export const successAt = (gameId: string, children: readonly Learner[]): number[][] =>
+  successBy(gameId, children, practised)
 
 /** The strand a game practises most, over its levels. */
-export const mainStrand = (gameId: string): StrandId => mainStrandBy(gameId, { profile: levelProfile })
+export const mainStrand = (gameId: string): StrandId => mainStrandBy(gameId, practised)
 
 export type FiguresInput = z.input<typeof analyseInputSchema>

@@ -12,7 +12,7 @@ import { seenLately, type SeenRow } from '@/data/queries/observations'
 import type { StoredGrouping } from '@/data/queries/groupings'
 import type { ClassScope } from '@/data/scope'
 import { fittingBand, type Child } from './children'
-import { levelProfile, successAt } from './figures'
+import { practised, successAt } from './figures'
 import { stepOfVisit } from './marks/marks'
 
 /** What to play with a child, with the titles of the game and level; `playsNow`: that of the game it plays now. */
@@ -42,7 +42,7 @@ function levelPlayed(child: Child, grouping: StoredGrouping): string | null {
   const group = grouping.groups.find(({ pupils }) => pupils.includes(child.id))
   if (!group) return null
   if (!eachItsOwn(grouping.mode)) return group.levelId
-  const [success] = successAt(grouping.gameId, [child.rightAlone])
+  const [success] = successAt(grouping.gameId, [child])
   const costs = success.map((share) => fitCost(share, fittingBand))
   return gameOf(grouping.gameId).levels[costs.indexOf(Math.min(...costs))].id
 }
@@ -108,18 +108,18 @@ export async function suggestionsFor(
 }
 
 function fitFor(
-  { rightAlone }: Child,
+  child: Child,
   now: { gameId: string; levelId: string },
   strand: StrandId,
   { kind }: Suggestion,
 ): { fits: NamedFit; gain: number } | null {
   if (kind !== 'ready' && kind !== 'hard') return null
   const wanted = kind === 'ready' ? 'harder' : 'easier'
-  const fits = whatFits({ rightAlone }, now, strand, wanted, { profile: levelProfile })
+  const fits = whatFits(child, now, strand, wanted, practised)
   const playsNow = gameOf(now.gameId).title
   if (fits.kind === 'none') return { fits: { ...fits, game: '', level: '', playsNow }, gain: 0 }
   const game = gameOf(fits.gameId)
-  const [success] = successAt(now.gameId, [rightAlone])
+  const [success] = successAt(now.gameId, [child])
   const here = success[gameOf(now.gameId).levels.findIndex(({ id }) => id === now.levelId)] ?? fits.success
   return {
     fits: {

@@ -1,6 +1,7 @@
 import { stepIndex, type StepPlace, type StrandId } from '../skills'
 import { markedStep, type ProfileStep } from './fit'
-import { usualStep, yearGroups, type YearGroup } from './prior'
+import { believed, difficultiesOf, placedBelief, type Running } from './history'
+import { placementByYear, spread, usualStep, yearGroups, type YearGroup } from './prior'
 
 /**
  * The year group in which a strand is usually begun; before it, nothing speaks for offering it. Tables of 2, 5 and 10 in
@@ -26,6 +27,20 @@ const usuallyBegun: Record<StrandId, YearGroup> = {
   recall: 'Reception',
   facts: 'Year 2',
   'skip-more': 'Year 3',
+}
+
+/** How far below the first step of a strand a child stands who has not begun it: hardly one answer in four is right. Common practice, no source. */
+const belowFirst = 2
+
+/**
+ * What is believed of a child on a strand where it was neither placed nor seen: that it works on its year group's usual
+ * step; that it can do little of it where its year group has not begun the strand.
+ */
+export function believedByYear(strand: StrandId, yearGroup: YearGroup, day: string): Running {
+  if (!isToCome(strand, { followed: [], yearGroup }))
+    return placedBelief({ strand, day, ...placementByYear(strand, yearGroup) })
+  const [first] = difficultiesOf(strand)
+  return believed(strand, { mean: first - belowFirst, sd: spread.unknown }, day)
 }
 
 /** The first year group that usually works at a step or beyond it; of a step beyond all of them, the last. */
@@ -60,13 +75,20 @@ const beyondAtMost = 0.2
  * a level where much that is too hard comes in small shares; nor one that is played for a step beyond it, however rarely that
  * comes up: who counts to a hundred to call the sevens practises the sevens.
  */
-export function mayOffer({ steps, marked }: Offered, { followed, yearGroup }: Beginner): boolean {
-  const isBeyond = ({ strand, step }: StepPlace) =>
-    !followed.includes(strand) &&
-    yearGroups.indexOf(usualYearOf({ strand, step })) > yearGroups.indexOf(yearGroup)
-  const beyond = steps.filter(isBeyond).reduce((sum, { share }) => sum + share, 0)
-  return beyond < beyondAtMost && !isBeyond(markedStep(marked))
+export function mayOffer({ steps, marked }: Offered, child: Beginner): boolean {
+  const beyond = steps.filter((place) => isBeyond(place, child)).reduce((sum, { share }) => sum + share, 0)
+  return beyond < beyondAtMost && !isForLater(marked, child)
 }
+
+/** True if a level is played for a step that is beyond a child. @param marked what the level is played for */
+export const isForLater = (marked: readonly ProfileStep[], child: Beginner): boolean =>
+  // Finding the step it is marked at takes longer than seeing that there is nothing to find.
+  marked.some((place) => isBeyond(place, child)) && isBeyond(markedStep(marked), child)
+
+/** True of a step on a strand the child has not begun, if it belongs to a higher year group. */
+const isBeyond = ({ strand, step }: StepPlace, { followed, yearGroup }: Beginner): boolean =>
+  !followed.includes(strand) &&
+  yearGroups.indexOf(usualYearOf({ strand, step })) > yearGroups.indexOf(yearGroup)
 
 /** A level may be offered to a group if it may be to at least half of it. */
 export const mayOfferToMost = (level: Offered, children: readonly Beginner[]): boolean =>

@@ -55,12 +55,15 @@ export function beliefFrom(strand: StrandId, mass: Float64Array): Belief {
   return { ability: { from: normalAbility(difficultiesOf(strand), { mean: 0, sd: 1 }).from, mass }, day: 0 }
 }
 
-/** Before anything was seen. */
-export function placedBelief(placed: PlacedOn): Running {
-  const { strand, day } = placed
-  const prior: Belief = { ability: normalAbility(difficultiesOf(strand), priorOf(strand, placed)), day: 0 }
-  return { belief: prior, day, morning: prior, morningDay: day, observations: 0 }
+/** Before anything was seen. @param prior in logits */
+export function believed(strand: StrandId, prior: { mean: number; sd: number }, day: string): Running {
+  const belief: Belief = { ability: normalAbility(difficultiesOf(strand), prior), day: 0 }
+  return { belief, day, morning: belief, morningDay: day, observations: 0 }
 }
+
+/** What a placement says, before anything was seen. */
+export const placedBelief = (placed: PlacedOn): Running =>
+  believed(placed.strand, priorOf(placed.strand, placed), placed.day)
 
 /** School days between two looks for which a child is taken to have grown: of one that was away for long little more is known. */
 const growsFor = 10

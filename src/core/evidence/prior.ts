@@ -9,7 +9,7 @@ export const surenesses = ['about', 'sure', 'unknown'] as const
 export type Sureness = (typeof surenesses)[number]
 
 /** Spread of a first placement in logits, by how sure the teacher is. */
-const spread: Record<Sureness, number> = { about: 1, sure: 0.5, unknown: 2 }
+export const spread: Record<Sureness, number> = { about: 1, sure: 0.5, unknown: 2 }
 
 /** The step a child of a year group usually works on in the autumn. Common practice, no source. */
 export const usualStep: Record<StrandId, Record<YearGroup, string>> = {

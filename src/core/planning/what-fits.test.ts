@@ -11,9 +11,8 @@ for (const gameId of ['landfall', 'pebble-count'])
     measured.set(`${gameId} ${id}`, measureLevel(gameOf(gameId), params).steps)
 const elsewhere: readonly ProfileStep[] = [{ strand: 'time', step: 'hour', share: 1 }]
 /** Of two games what they practise; all others practise the clock. */
-const figures = {
-  profile: (gameId: string, levelId: string) => measured.get(`${gameId} ${levelId}`) ?? elsewhere,
-}
+const profile = (gameId: string, levelId: string) => measured.get(`${gameId} ${levelId}`) ?? elsewhere
+const figures = { profile, marked: profile }
 
 /** A child right alone by one ability on every strand, in logits. */
 const childAt = (ability: number) => ({
@@ -23,6 +22,8 @@ const childAt = (ability: number) => ({
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as unknown as Record<StrandId, readonly number[]>,
+  followed: strandIds,
+  yearGroup: 'Year 1' as const,
 })
 
 const levels = gameOf('landfall').levels.map(({ id }) => id)

@@ -1,8 +1,9 @@
-import { expectedSuccess, ownBand } from '../evidence/fit'
+import { ownBand } from '../evidence/fit'
 import { games, gameOf } from '../games'
 import { inBand } from '../grouping/problem/fit-cost'
 import type { StrandId } from '../skills'
-import type { Figures, PlannedChild } from './session/context'
+import type { Learner, Practised } from './session/context'
+import { successOf } from './session/levels'
 
 /** A level with the share a child can be expected to get right alone there. */
 interface LevelFit {
@@ -30,16 +31,16 @@ const middle = (ownBand[0] + ownBand[1]) / 2
  * @param now the level it plays
  */
 export function whatFits(
-  { rightAlone }: Pick<PlannedChild, 'rightAlone'>,
+  child: Learner,
   now: { gameId: string; levelId: string },
   strand: StrandId,
   wanted: 'harder' | 'easier',
-  figures: Pick<Figures, 'profile'>,
+  figures: Practised,
 ): WhatFits {
   const fitOf = (gameId: string, levelId: string): LevelFit => ({
     gameId,
     levelId,
-    success: expectedSuccess(figures.profile(gameId, levelId), rightAlone),
+    success: successOf(gameId, levelId, child, figures),
   })
   const levelsOf = (gameId: string) => gameOf(gameId).levels.map(({ id }) => fitOf(gameId, id))
   const here = fitOf(now.gameId, now.levelId)

@@ -4,9 +4,9 @@ import { adviceIn, type Advice } from '@/core/analysis/advice'
 import { analyseInputSchema } from '@/core/analysis/analyse'
 import { aroundPlay, type Around } from '@/core/analysis/around'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
-import { gameIdSchema, gameOf, type AnyGame } from '@/core/games'
+import { gameIdSchema, gameOf, usualLevel, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
-import { fitCost } from '@/core/grouping/problem/fit-cost'
+import { inBand } from '@/core/grouping/problem/fit-cost'
 import { materialsOf, type Need } from '@/core/planning/materials'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { childrenOf, fittingBand } from '../children'
@@ -38,8 +38,17 @@ const gamePageSchema = classIdSchema.extend({
 export interface LevelRow {
   id: string
   title: string
-  /** Children for whom this is the level that fits best. */
+  /** Children who are in their zone here, each at the level that suits it best. */
   children: string[]
+}
+
+/** Children whom no level of a game fits, by why. */
+export interface NoLevel {
+  /** Every level is too hard for them, or for what they have not begun. */
+  tooHard: string[]
+  tooEasy: string[]
+  /** One level is too easy and the next too hard. */
+  between: string[]
 }
 
 /** What was measured of a level when this version was set up: known at once, whatever else is still worked out. */
@@ -61,15 +70,10 @@ export const gamePage = readingClass(
       habitsOf(scope),
       houseStyleOf(scope),
     ])
-    const success = successAt(
-      gameId,
-      children.map(({ rightAlone }) => rightAlone),
-    )
-    const best = children.map((_, child) => {
-      const costs = success[child].map((p) => fitCost(p, fittingBand))
-      return costs.indexOf(Math.min(...costs))
-    })
-    const level = game.levels.find(({ id }) => id === levelId) ?? game.levels[mostCommon(best)]
+    const success = successAt(gameId, children)
+    const suiting = success.map(suitingLevel)
+    const level =
+      game.levels.find(({ id }) => id === levelId) ?? game.levels[mostCommon(suiting)] ?? usualLevel(game)
     const changed = params === undefined ? null : game.params.safeParse(params)
     const rules = changed?.success ? changed.data : level.params
     const setOf = Math.min(game.players.max, Math.max(game.players.min, players ?? game.players.typical))
@@ -108,8 +112,12 @@ export const gamePage = readingClass(
       levels: game.levels.map(({ id, title }, index): LevelRow => ({
         id,
         title,
-        children: children.filter((_, child) => best[child] === index).map(({ name }) => name),
+        children: children.filter((_, child) => suiting[child] === index).map(({ name }) => name),
       })),
+      noLevel: noLevelOf(
+        children.map(({ name }) => name),
+        success,
+      ),
       view,
       texts: textsOf(gameId, rules, coinage),
       /** The rules as they are played. */
@@ -177,9 +185,35 @@ function needsOf(gameId: string, params: unknown, children: number, setOf: numbe
   return materialsOf([{ slot: 0, station: 0, materials: game.materials(params), sets }], 1).all
 }
 
-/** The level that fits most children; the easiest where there are none. */
+const middle = (fittingBand[0] + fittingBand[1]) / 2
+
+/** Of the levels at which a child is in its zone the nearest to its middle; −1: there is none. */
+function suitingLevel(success: readonly number[]): number {
+  return success.reduce(
+    (best, share, level) =>
+      inBand(share, fittingBand) && !(Math.abs(success[best] - middle) <= Math.abs(share - middle))
+        ? level
+        : best,
+    -1,
+  )
+}
+
+function noLevelOf(names: readonly string[], success: readonly number[][]): NoLevel {
+  const [low, high] = fittingBand
+  const those = (all: (row: readonly number[]) => boolean) =>
+    names.filter((_, child) => suitingLevel(success[child]) < 0 && all(success[child]))
+  const hard = (row: readonly number[]) => row.every((share) => share < low)
+  const easy = (row: readonly number[]) => row.every((share) => share > high)
+  return {
+    tooHard: those(hard),
+    tooEasy: those(easy),
+    between: those((row) => !hard(row) && !easy(row)),
+  }
+}
+
+/** The level that fits most children; −1 where none fits any. */
 function mostCommon(levels: readonly number[]): number {
   const counts = new Map<number, number>()
-  for (const level of levels) counts.set(level, (counts.get(level) ?? 0) + 1)
-  return [...counts].reduce((most, entry) => (entry[1] > most[1] ? entry : most), [0, 0])[0]
+  for (const level of levels) if (level >= 0) counts.set(level, (counts.get(level) ?? 0) + 1)
+  return [...counts].reduce((most, entry) => (entry[1] > most[1] ? entry : most), [-1, 0])[0]
 }

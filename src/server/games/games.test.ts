@@ -157,3 +157,23 @@ test('a game of which no level may be offered to a Reception class fits nobody t
   const { rows } = await gamesPage(viewer, { classId, slotMinutes: 40 })
   expect(rows.filter(({ id, against }) => tooEarly.includes(id) && against.length === 0)).toEqual([])
 })
+
+test('the page of a game puts a child at a level only where it is in its zone; whom none fits is told with why', async () => {
+  const classId = crypto.randomUUID()
+  await createClass(viewer, { classId, name: 'Tern', yearGroup: 'Reception', list: list(names.join('\n')) })
+  let [fitting, none] = [0, 0]
+  for (const gameId of ['five-flags', 'hidden-corner', 'landfall', 'pebble-count'] as const) {
+    const { levels, noLevel } = await gamePage(viewer, { classId, gameId })
+    const { tooHard, tooEasy, between } = noLevel
+    const placed = levels.flatMap(({ children }) => children)
+    // Everybody once.
+    expect([...placed, ...tooHard, ...tooEasy, ...between].sort()).toEqual([...names].sort())
+    fitting += placed.length
+    none += names.length - placed.length
+    for (const { id, children } of levels)
+      if (levelMeasure(gameId, id).marked.some(({ strand }) => strand === 'facts'))
+        expect([gameId, id, children]).toEqual([gameId, id, []])
+  }
+  expect(fitting).toBeGreaterThan(0)
+  expect(none).toBeGreaterThan(0)
+})

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Analysis } from '@/core/analysis/analyse'
 import type { LevelMeasure } from '@/core/analysis/level-measure'
-import { mayOfferToMost, type Beginner } from '@/core/evidence/begun'
+import { mayOfferToMost } from '@/core/evidence/begun'
 import { markedStep } from '@/core/evidence/fit'
 import type { YearGroup } from '@/core/evidence/prior'
 import { games, usualLevel, type AnyGame } from '@/core/games'
@@ -15,7 +15,7 @@ import { houseStyleOf } from '@/data/queries/house-style'
 import { childrenOf, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { habitsOf } from '../habits'
-import { levelMeasure, levelProfile, levelUse } from '../figures'
+import { levelMeasure, practised, levelUse } from '../figures'
 import { readingClass } from '../use-case'
 import { shareWithin, timesPace } from './minutes'
 
@@ -90,9 +90,6 @@ const starters = [
 
 const likelyEnough = 0.8
 
-/** What may be offered is asked of a child as it was listed. */
-const beginner = ({ followed, listed }: Child): Beginner => ({ followed, yearGroup: listed.yearGroup })
-
 /** A group with its children who are still in the class, and how levels are given within it. */
 interface ChosenGroup {
   children: Child[]
@@ -122,7 +119,7 @@ function levelFor(
   allowed: readonly number[],
 ): GroupLevel {
   const at = (level: number | null) =>
-    levelOfGroup(gameId, { pupils: children, pairs }, { mode, ownLevels }, level, { profile: levelProfile })
+    levelOfGroup(gameId, { pupils: children, pairs }, { mode, ownLevels }, level, practised)
   const usual = at(null)
   if (allowed.length === 0) return usual
   const played = [usual.level, ...(usual.own ?? [])]
@@ -200,7 +197,7 @@ function insteadOf(known: Known, filter: GamesFilter): Instead[] {
 function rowsFor({ grouping, children, pace, style, yearGroup }: Known, filter: GamesFilter): GameRow[] {
   const worked = workedOn(style)
   const chosen = chosenGroup(grouping, children, filter.group)
-  const offeredTo = (chosen?.children ?? children).map(beginner)
+  const offeredTo = chosen?.children ?? children
   return games.map((game): GameRow => {
     const measures = game.levels.map(({ id }) => levelMeasure(game.id, id))
     const allowed = measures.flatMap((measure, index) => {

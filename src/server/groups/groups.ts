@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import { logistic } from '@/core/evidence/observation'
-import { mayOffer } from '@/core/evidence/begun'
 import { games, gameIdSchema, gameOf } from '@/core/games'
 import type { GroupsDraft } from '@/core/grouping/draft'
 import { inBand } from '@/core/grouping/problem/fit-cost'
@@ -26,7 +25,7 @@ import { childrenOf, fittingBand, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { todayIn } from '../clock'
 import { groupsDraft, type Draft } from '../drafts/drafts'
-import { levelMeasure, mainStrand, successAt } from '../figures'
+import { mainStrand, successAt } from '../figures'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
 import { everybodyInOne, proposedOr, shownStanding } from './shown'
 
@@ -60,10 +59,14 @@ async function linksIn(scope: ClassScope): Promise<Link[]> {
 }
 
 /** Expected success where the child is as able on the strand as at 10 and at 90 % of what is believed of it. */
-function spanAt(gameId: string, { rightAlone, estimates }: Child, strand: StrandId) {
+function spanAt(gameId: string, child: Child, strand: StrandId) {
+  const { estimates, rightAlone } = child
   const at = (ability: number) => ({
-    ...rightAlone,
-    [strand]: strandOf(strand).steps.map(({ difficulty }) => logistic(ability - difficulty)),
+    ...child,
+    rightAlone: {
+      ...rightAlone,
+      [strand]: strandOf(strand).steps.map(({ difficulty }) => logistic(ability - difficulty)),
+    },
   })
   const [low, high] = successAt(gameId, [at(estimates[strand].p10), at(estimates[strand].p90)])
   return { low, high }
@@ -71,10 +74,7 @@ function spanAt(gameId: string, { rightAlone, estimates }: Child, strand: Strand
 
 function fitAt(gameId: string, children: readonly Child[]): ClassFit {
   const strand = mainStrand(gameId)
-  const success = successAt(
-    gameId,
-    children.map(({ rightAlone }) => rightAlone),
-  )
+  const success = successAt(gameId, children)
   return {
     levels: gameOf(gameId).levels.map(({ id, title }) => ({ id, title })),
     success: Object.fromEntries(children.map(({ id }, child) => [id, success[child]])),
@@ -90,21 +90,9 @@ function fitAt(gameId: string, children: readonly Child[]): ClassFit {
 
 /** Every game by how many children some level of it fits. */
 function gamesByFit(children: readonly Child[]): GroupsPage['games'] {
-  const rightAlone = children.map((child) => child.rightAlone)
   return games
-    .map(({ id, title, levels }) => {
-      const success = successAt(id, rightAlone)
-      // What a child has not begun, and its year does not yet, fits it by no more than the usual step of the year.
-      const fits = success.filter((row, child) =>
-        row.some(
-          (share, level) =>
-            inBand(share, fittingBand) &&
-            mayOffer(levelMeasure(id, levels[level].id), {
-              followed: children[child].followed,
-              yearGroup: children[child].listed.yearGroup,
-            }),
-        ),
-      )
+    .map(({ id, title }) => {
+      const fits = successAt(id, children).filter((row) => row.some((share) => inBand(share, fittingBand)))
       return { id, title, fits: fits.length }
     })
     .sort((a, b) => b.fits - a.fits || a.title.localeCompare(b.title))

@@ -28,7 +28,7 @@ import { pagesInCoinage } from '@/core/printing/in-coinage'
 import { TooMuch } from '@/core/printing/too-much'
 import { countsToPrint, type Kept } from '@/core/printing/to-print'
 import type { Page } from '@/core/printing/pack'
-import { levelMeasure, levelProfile, type FiguresInput } from '../figures'
+import { levelMeasure, practised, type FiguresInput } from '../figures'
 import { pileOf, type PileSource } from '../print/source'
 
 const known = new Map<string, number | null>()
@@ -52,7 +52,7 @@ const around = (gameId: string, levelId: string, players: number) =>
 
 /** Measured figures. */
 const figures: Figures = {
-  profile: levelProfile,
+  ...practised,
   around,
   finish(gameId, levelId, players, slotMinutes) {
     const playing = Math.max(0, slotMinutes - around(gameId, levelId, players))

@@ -43,8 +43,8 @@ function groupsOf(
         id: groupId,
         pennant,
         pupils: present.map((pupilId) => {
-          const { name, rightAlone, notKnown } = byId.get(pupilId)!
-          return { id: pupilId, name, rightAlone, notKnown }
+          const { name, rightAlone, followed, yearGroup, notKnown } = byId.get(pupilId)!
+          return { id: pupilId, name, rightAlone, followed, yearGroup, notKnown }
         }),
         pairs: present.map((pupilId) => pairs[pupilId] ?? null),
       }

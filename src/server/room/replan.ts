@@ -24,7 +24,7 @@ import {
 import { tellOf } from '@/data/queries/telling'
 import type { ClassScope } from '@/data/scope'
 import { classIdSchema } from '../classes'
-import { levelProfile } from '../figures'
+import { practised } from '../figures'
 import { todayIn } from '../clock'
 import { planThread } from '../heavy/threads'
 import { planOf, readClass, workOutPlan } from '../plan/context'
@@ -178,7 +178,7 @@ function visitAfter(
     const theirs = levels.findIndex(({ id }) => id === visit.levelId)
     const children = grouping.groups.flatMap(({ pupils }) => pupils.filter(({ id }) => joining.includes(id)))
     const own = children.flatMap((child): [string, string][] => {
-      const level = levelBeside(gameId, child, Math.max(0, theirs), grouping, { profile: levelProfile })
+      const level = levelBeside(gameId, child, Math.max(0, theirs), grouping, practised)
       return level === theirs ? [] : [[child.id, levels[level].id]]
     })
     return {

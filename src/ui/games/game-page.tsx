@@ -3,6 +3,7 @@ import type { Action } from '@/server/answer'
 import type { gamePage, GameView, stopWaiting as stop } from '@/server/games/game'
 import { GameFigures, headingFor } from './game-figures'
 import { HowToPlay, type Pictures } from './how-to-play'
+import { NoLevelFits, someOf } from './no-level-fits'
 import { Teach } from './teach'
 
 type Page = Awaited<ReturnType<typeof gamePage>>
@@ -77,15 +78,12 @@ export function GamePage({
                   aria-current={id === level.id ? 'page' : undefined}
                 >
                   {title}
-                  <small>
-                    {fitting.length > 4
-                      ? `${fitting.slice(0, 3).join(', ')} and ${fitting.length - 3} more`
-                      : fitting.join(', ')}
-                  </small>
+                  {fitting.length > 0 && <small>{someOf(fitting)}</small>}
                 </Link>
               </li>
             ))}
           </ol>
+          <NoLevelFits {...page.noLevel} />
         </nav>
         {pictures && <HowToPlay classId={classId} page={page} pictures={pictures} />}
         {view === 'teach' && <Teach page={page} />}

@@ -1,3 +1,4 @@
+import type { Beginner } from '../../evidence/begun'
 import type { ProfileStep } from '../../evidence/fit'
 import type { GroupingMode } from '../../grouping/making/mode'
 import type { StrandId } from '../../skills'
@@ -6,15 +7,22 @@ import type { Day } from '../calendar'
 import type { Habits } from './habits'
 import type { MarksLately, Played, SeatedBefore } from './past'
 
-/** A child as a plan sees it. */
-export interface PlannedChild {
-  id: string
-  name: string
+/** What says how a child will do at a level. */
+export interface Learner extends Beginner {
   /** Per strand and step of its ladder: expected share right alone. */
   rightAlone: Record<StrandId, readonly number[]>
+}
+
+/** A child as a plan sees it. */
+export interface PlannedChild extends Learner {
+  id: string
+  name: string
   /** Strands on which too little was seen to say how a level fits. */
   notKnown: readonly StrandId[]
 }
+
+/** What the levels of a game practise. */
+export type Practised = Pick<Figures, 'profile' | 'marked'>
 
 /** The groups a plan is made for, with the children who are still in the class. */
 export interface PlannedGroup {
@@ -41,6 +49,8 @@ export interface PlannedGrouping extends LevelsWithin {
 export interface Figures {
   /** Share of a level's items that practise each step. */
   profile(gameId: string, levelId: string): readonly ProfileStep[]
+  /** The same of the items a level is played for. */
+  marked(gameId: string, levelId: string): readonly ProfileStep[]
   /** Chance that a set lays a game out, ends it and packs it up in a slot; null: the time ends it. */
   finish(gameId: string, levelId: string, players: number, slotMinutes: number): number | null
   /** Minutes within which half of the games of a set end; null: the time ends it, or they last longer than is counted. */

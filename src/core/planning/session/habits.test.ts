@@ -6,6 +6,7 @@ import { atPace } from './paced'
 const even: Figures = {
   around: () => 0,
   profile: () => [],
+  marked: () => [],
   finish: (_game, _level, _players, minutes) => Math.min(1, Math.max(0, (minutes - 4) / 10)),
   usualMinutes: () => 9,
 }

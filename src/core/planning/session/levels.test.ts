@@ -11,7 +11,8 @@ import { levelBeside, levelOfGroup as levelBy, playedBeside } from './levels'
 const profiles = new Map(
   gameOf('landfall').levels.map(({ id, params }) => [id, measureLevel(gameOf('landfall'), params).steps]),
 )
-const figures = { profile: (_game: string, level: string) => profiles.get(level)! }
+const profile = (_game: string, level: string) => profiles.get(level)!
+const figures = { profile, marked: profile }
 const levelOfGroup = (
   gameId: string,
   group: Parameters<typeof levelBy>[1],
@@ -27,7 +28,7 @@ function childAt(id: string, ability: number): PlannedChild {
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone, notKnown: [] }
+  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown: [] }
 }
 
 const group = (abilities: number[], pairs?: (number | null)[]) => ({

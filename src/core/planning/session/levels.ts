@@ -1,3 +1,4 @@
+import { isForLater } from '../../evidence/begun'
 import { expectedSuccess, ownBand } from '../../evidence/fit'
 import { gameOf, type AnyGame } from '../../games'
 import { fitCost, inBand } from '../../grouping/problem/fit-cost'
@@ -5,7 +6,7 @@ import { countInZone, type InZone } from '../../grouping/in-zone'
 import { eachItsOwn } from '../../grouping/making/mode'
 import { cheapestLevel, groupingProblem, limitsSchema } from '../../grouping/problem/problem'
 import type { StrandId } from '../../skills'
-import type { Figures, LevelsWithin, PlannedChild, PlannedGroup } from './context'
+import type { Learner, LevelsWithin, PlannedChild, PlannedGroup, Practised } from './context'
 
 /** The level at which a group plays a game, and who plays at another. */
 export interface GroupLevel {
@@ -39,22 +40,31 @@ export function misfitOf(
 }
 
 /** The strand a game practises most, over its levels: whether a child is known is asked there. */
-export function mainStrand(gameId: string, { profile }: Pick<Figures, 'profile'>): StrandId {
+export function mainStrand(gameId: string, { profile }: Pick<Practised, 'profile'>): StrandId {
   const total = new Map<StrandId, number>()
   for (const { id } of gameOf(gameId).levels)
     for (const { strand, share } of profile(gameId, id)) total.set(strand, (total.get(strand) ?? 0) + share)
   return [...total].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0]
 }
 
-/** Expected success of each child at each level of a game; shape [child][level]. */
-export function successAt(
+/**
+ * Expected success of a child at a level; 0, by convention and not by estimate, where the level is for what the child has
+ * not begun: so it is nobody's best level, and brings nobody into its zone.
+ */
+export function successOf(
   gameId: string,
-  children: readonly Pick<PlannedChild, 'rightAlone'>[],
-  figures: Pick<Figures, 'profile'>,
-): number[][] {
-  const profiles = gameOf(gameId).levels.map(({ id }) => figures.profile(gameId, id))
-  return children.map(({ rightAlone }) => profiles.map((profile) => expectedSuccess(profile, rightAlone)))
+  levelId: string,
+  child: Learner,
+  { profile, marked }: Practised,
+): number {
+  return isForLater(marked(gameId, levelId), child)
+    ? 0
+    : expectedSuccess(profile(gameId, levelId), child.rightAlone)
 }
+
+/** Expected success of each child at each level of a game; shape [child][level]. */
+export const successAt = (gameId: string, children: readonly Learner[], figures: Practised): number[][] =>
+  children.map((child) => gameOf(gameId).levels.map(({ id }) => successOf(gameId, id, child, figures)))
 
 /** One child can play it by itself: so it can also play beside others, at another level with things of its own. */
 export const playedBeside = ({ room, interaction }: AnyGame): boolean =>
@@ -71,7 +81,7 @@ export function levelOfGroup(
   { pupils, pairs }: Pick<PlannedGroup, 'pupils' | 'pairs'>,
   { mode, ownLevels }: LevelsWithin,
   chosen: number | null,
-  figures: Pick<Figures, 'profile'>,
+  figures: Practised,
 ): GroupLevel {
   const success = successAt(gameId, pupils, figures)
   const strand = mainStrand(gameId, figures)
@@ -110,7 +120,7 @@ export function levelBeside(
   child: PlannedChild,
   level: number,
   { mode, ownLevels }: LevelsWithin,
-  figures: Pick<Figures, 'profile'>,
+  figures: Practised,
 ): number {
   const success = successAt(gameId, [child], figures)
   if (eachItsOwn(mode)) return cheapestLevel(levelProblem(gameId, success), [0]).level
@@ -124,7 +134,7 @@ export function levelsGiven(
   pupils: PlannedGroup['pupils'],
   level: number,
   own: number[],
-  figures: Pick<Figures, 'profile'>,
+  figures: Practised,
 ): GroupLevel {
   return comesTo(pupils, successAt(gameId, pupils, figures), mainStrand(gameId, figures), level, own)
 }

@@ -8,15 +8,18 @@ import { workOut, type Conflict } from './work-out'
 const levels = gameOf('landfall').levels.map(({ id }) => id)
 const { steps } = strandOf('add')
 
+const harderEachTime: Figures['profile'] = (_, level) => [
+  {
+    strand: 'add',
+    step: steps[Math.floor((levels.indexOf(level) * steps.length) / levels.length)].id,
+    share: 1,
+  },
+]
+
 /** Landfall as if each level practised one step of addition, a harder one each time; all at stations of their own. */
 const figures = (change: Partial<Figures> = {}): Figures => ({
-  profile: (_, level) => [
-    {
-      strand: 'add',
-      step: steps[Math.floor((levels.indexOf(level) * steps.length) / levels.length)].id,
-      share: 1,
-    },
-  ],
+  profile: harderEachTime,
+  marked: harderEachTime,
   finish: () => 0.95,
   usualMinutes: () => 8,
   around: () => 0,
@@ -31,7 +34,7 @@ function child(id: string, ability: number, notKnown: StrandId[] = []): PlannedC
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone, notKnown }
+  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown }
 }
 
 /** One group at Landfall, at a level of choice, in a slot of twelve minutes. */

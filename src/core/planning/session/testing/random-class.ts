@@ -1,4 +1,5 @@
 import { unit, type Chance } from '../../../chance/chance'
+import type { ProfileStep } from '../../../evidence/fit'
 import { gameOf, games } from '../../../games'
 import { strandIds, strandOf, type StrandId } from '../../../skills'
 import { addDays } from '../../calendar'
@@ -11,16 +12,19 @@ import type { SessionFrame } from '../plan'
 const strands: StrandId[] = ['add', 'how-many', 'numerals', 'count']
 export const strandBy = new Map(games.map(({ id }, i) => [id, strands[i % strands.length]]))
 
+function harderEachTime(gameId: string, levelId: string): ProfileStep[] {
+  const strand = strandBy.get(gameId)!
+  const { steps } = strandOf(strand)
+  const { levels } = gameOf(gameId)
+  const at = levels.findIndex(({ id }) => id === levelId)
+  return [{ strand, step: steps[Math.floor((at * steps.length) / levels.length)].id, share: 1 }]
+}
+
 /** Invented figures: each game practises one strand, a harder step at each level; most games end in the slot. */
 export const figures: Figures = {
   around: () => 1,
-  profile(gameId, levelId) {
-    const strand = strandBy.get(gameId)!
-    const { steps } = strandOf(strand)
-    const { levels } = gameOf(gameId)
-    const at = levels.findIndex(({ id }) => id === levelId)
-    return [{ strand, step: steps[Math.floor((at * steps.length) / levels.length)].id, share: 1 }]
-  },
+  profile: harderEachTime,
+  marked: harderEachTime,
   finish: (gameId) => (gameId.length % 5 === 0 ? 0.4 : 0.95),
   usualMinutes: (gameId) => (gameId.length % 4 === 0 ? 3 : 8),
 }
@@ -34,7 +38,7 @@ function childAt(id: string, ability: number): PlannedChild {
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone, notKnown: [] }
+  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown: [] }
 }
 
 /** A class in groups of three to six, some of whom have played some games in the weeks before. */
