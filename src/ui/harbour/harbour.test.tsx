@@ -99,6 +99,27 @@ test.each<[string, Partial<HarbourPage>, RegExp, string]>([
   expect(offered[0]).toBe(action)
 })
 
+test('who stands out is told where nothing is planned too; of a session left open nothing is to be prepared', () => {
+  const toLookAt: HarbourPage['toLookAt'] = [
+    {
+      id: 'vik',
+      name: 'Vik',
+      pennant: 0,
+      strand: 'add',
+      step: 'subtract-20',
+      suggestion: { kind: 'another-look', why: 'not-seen', days: 12 },
+      fits: null,
+    },
+  ]
+  for (const change of [{ session: null }, { session: { ...session, leftOpen: true } }, {}]) {
+    const { said, offered } = first({ ...change, toLookAt })
+    expect(said).toContain('Children to look at Vik')
+    expect(offered).toContain('Look at Vik')
+    expect(said.includes('to lay out')).toBe(Object.keys(change).length === 0)
+  }
+  expect(first({ session: null }).said).not.toContain('Children to look at')
+})
+
 test('a session that was planned and never begun: today, let go, or held on paper', () => {
   const { said, offered } = first({ session: { ...session, notHeld: true, today: false, day: '2026-11-19' } })
   expect(said).toMatch(/^The session of Thursday 19 November was not held/)

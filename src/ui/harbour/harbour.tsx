@@ -77,30 +77,44 @@ export function Harbour({
           </div>
           <div className="harbour-side">
             {!session.leftOpen && <ToPrepare classId={classId} session={session} />}
-            <h2 className="section">Children to look at</h2>
-            {page.toLookAt.length === 0 && (
-              <p className="muted">Nobody stands out. Marks of the next session will say more.</p>
-            )}
-            <ul className="rows">
-              {page.toLookAt.map(({ id, name, suggestion, strand, step }) => (
-                <li key={id}>
-                  <strong className="child-col">{name}</strong>
-                  <span className="grow small">{reasonInWords(suggestion, strand, step)}</span>
-                  <Link
-                    className="btn btn-plain btn-sm"
-                    href={`/c/${classId}/children/${id}`}
-                    aria-label={`Look at ${name}`}
-                    prefetch={false}
-                  >
-                    Look
-                  </Link>
-                </li>
-              ))}
-            </ul>
+            <ToLookAt classId={classId} found={page.toLookAt} />
           </div>
         </div>
       )}
+      {!session && page.toLookAt.length > 0 && (
+        <div className="harbour-side alone">
+          <ToLookAt classId={classId} found={page.toLookAt} />
+        </div>
+      )}
       <HeldSessions classId={classId} held={page.held} tapClock={tap} />
+    </>
+  )
+}
+
+/** Who stands out, with why. */
+function ToLookAt({ classId, found }: { classId: string; found: HarbourPage['toLookAt'] }) {
+  return (
+    <>
+      <h2 className="section">Children to look at</h2>
+      {found.length === 0 && (
+        <p className="muted">Nobody stands out. Marks of the next session will say more.</p>
+      )}
+      <ul className="rows">
+        {found.map(({ id, name, suggestion, strand, step }) => (
+          <li key={id}>
+            <strong className="child-col">{name}</strong>
+            <span className="grow small">{reasonInWords(suggestion, strand, step)}</span>
+            <Link
+              className="btn btn-plain btn-sm"
+              href={`/c/${classId}/children/${id}`}
+              aria-label={`Look at ${name}`}
+              prefetch={false}
+            >
+              Look
+            </Link>
+          </li>
+        ))}
+      </ul>
     </>
   )
 }
