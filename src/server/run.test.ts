@@ -116,7 +116,7 @@ test('a session that nobody ended is over the next day: it ends where it was lef
     expect(await runPage(viewer, { classId })).toMatchObject({ leftOpen: true, day: '2026-11-24' })
     expect((await planPage(viewer, { classId })).session).toMatchObject({ leftOpen: true })
     await expect(roomPage(viewer, { classId })).rejects.toThrow('nothing here')
-    for (const kind of ['next', 'pause', 'minute-more'] as const)
+    for (const kind of ['next', 'pause', 'minute-more', 'back'] as const)
       await expect(first.tap(kind)).rejects.toThrow('left open')
     await first.tap('finish')
     await first.tap('finish')

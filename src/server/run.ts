@@ -78,10 +78,11 @@ export const tapClock = changingClass('tapClock', clockSchema, async (scope, { s
   const session = await lockSession(scope, sessionId)
   if (!session) throw new NotHere()
   await tellOf(scope, [sessionId])
-  if (tap === 'back') return takeBack(scope, session, slot)
+  const leftOpen = isLeftOpen(session, todayIn(scope.classroom.timeZone))
+  if (tap === 'back' && !leftOpen) return takeBack(scope, session, slot)
   if (session.slot !== slot || session.state === 'done') return
   if ((session.state === 'planned') !== (tap === 'start')) return
-  if (isLeftOpen(session, todayIn(scope.classroom.timeZone))) return close(scope, session, tap)
+  if (leftOpen) return close(scope, session, tap)
   const at = now()
   const before: ClockBefore = {
     slot,
@@ -123,7 +124,8 @@ export const tapClock = changingClass('tapClock', clockSchema, async (scope, { s
       })
     case 'finish':
       return end(scope, sessionId, before)
-    case 'all-played':
+    default:
+      // That all was played is said of a day gone by.
       throw new Refused('The session is still under way.')
   }
 })

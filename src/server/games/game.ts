@@ -189,11 +189,10 @@ const middle = (fittingBand[0] + fittingBand[1]) / 2
 
 /** Of the levels at which a child is in its zone the nearest to its middle; −1: there is none. */
 function suitingLevel(success: readonly number[]): number {
+  const off = (level: number) => Math.abs(success[level] - middle)
   return success.reduce(
     (best, share, level) =>
-      inBand(share, fittingBand) && !(Math.abs(success[best] - middle) <= Math.abs(share - middle))
-        ? level
-        : best,
+      inBand(share, fittingBand) && (best < 0 || off(level) < off(best)) ? level : best,
     -1,
   )
 }
