@@ -4,6 +4,7 @@ import { readFileSync, rmSync } from 'node:fs'
 /** Tests of a property whose rounds are a part in `npm test`. */
 const files = [
   'core/evidence/suggestion',
+  'core/games/tables',
   'core/grouping/making/make-groups',
   'core/grouping/making/propose',
   'core/grouping/problem/contradiction',

@@ -1,3 +1,4 @@
+import { rounds } from '../testing/rounds'
 import { edited, type Layout, type Scene, type Spot, type Viewer } from '../table'
 import { faceSchema } from '../things/face'
 import { games, type AnyGame } from './index'
@@ -5,8 +6,8 @@ import { auto, movesOf, newRound, sceneOf, wordsFor, type Round } from './engine
 
 /** Steps of a round that are looked at: enough for most to end, and bounded for those that never do. */
 const mostSteps = 60
-/** Three rounds of each; more where asked for: `ISLANDS_SEEDS=50 npx jest tables`. */
-const seeds = Array.from({ length: Number(process.env.ISLANDS_SEEDS ?? 3) }, (_, i) => i + 1)
+/** So many rounds of each level. */
+const seeds = Array.from({ length: rounds(8) }, (_, i) => i + 1)
 /** Settings that no level has. */
 const besides: Record<string, object[]> = {
   'lantern-grid': [{ sectors: 5, boxes: 15, score: 'own-colours' }],

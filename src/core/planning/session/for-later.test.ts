@@ -1,4 +1,4 @@
-import { measureLevel, type LevelMeasure } from '../../analysis/level-measure'
+import { practisedAt } from '../../analysis/level-measure'
 import { believedByYear, isForLater } from '../../evidence/begun'
 import { placedBelief, summaryOf } from '../../evidence/history'
 import type { YearGroup } from '../../evidence/prior'
@@ -11,14 +11,14 @@ import { levelOfGroup, successAt } from './levels'
 const mixed = games.filter(({ id }) =>
   ['five-flags', 'hidden-corner', 'team-board', 'leaky-claim', 'door-cards'].includes(id),
 )
-const measured = new Map<string, LevelMeasure>(
+const practised = new Map(
   mixed.flatMap((game) =>
-    game.levels.map(({ id, params }) => [`${game.id} ${id}`, measureLevel(game, params)] as const),
+    game.levels.map(({ id, params }) => [`${game.id} ${id}`, practisedAt(game, params)!] as const),
   ),
 )
 const figures: Practised = {
-  profile: (gameId, levelId) => measured.get(`${gameId} ${levelId}`)!.steps,
-  marked: (gameId, levelId) => measured.get(`${gameId} ${levelId}`)!.marked,
+  profile: (gameId, levelId) => practised.get(`${gameId} ${levelId}`)!.steps,
+  marked: (gameId, levelId) => practised.get(`${gameId} ${levelId}`)!.marked,
 }
 
 /** A child who was placed on addition and seen nowhere. */
