@@ -15,7 +15,7 @@ export function NoLevelFits({ tooHard, tooEasy, between }: NoLevel) {
   if (told.length === 0) return null
   return (
     <section className="no-level" aria-label="No level fits">
-      <h3>No level fits</h3>
+      <h2>No level fits</h2>
       <dl>
         {told.map(([why, names]) => (
           <div key={why}>
