@@ -1,5 +1,5 @@
 import { isForLater } from '../../evidence/begun'
-import { expectedSuccess, ownBand } from '../../evidence/fit'
+import { expectedSuccess, ownBand, type ProfileStep } from '../../evidence/fit'
 import { gameOf, type AnyGame } from '../../games'
 import { fitCost, inBand } from '../../grouping/problem/fit-cost'
 import { countInZone, type InZone } from '../../grouping/in-zone'
@@ -51,20 +51,24 @@ export function mainStrand(gameId: string, { profile }: Pick<Practised, 'profile
  * Expected success of a child at a level; 0, by convention and not by estimate, where the level is for what the child has
  * not begun: so it is nobody's best level, and brings nobody into its zone.
  */
-export function successOf(
+const successIn = (steps: readonly ProfileStep[], marked: readonly ProfileStep[], child: Learner): number =>
+  isForLater(marked, child) ? 0 : expectedSuccess(steps, child.rightAlone)
+
+/** The same at a level of the catalogue. */
+export const successOf = (
   gameId: string,
   levelId: string,
   child: Learner,
   { profile, marked }: Practised,
-): number {
-  return isForLater(marked(gameId, levelId), child)
-    ? 0
-    : expectedSuccess(profile(gameId, levelId), child.rightAlone)
-}
+): number => successIn(profile(gameId, levelId), marked(gameId, levelId), child)
 
 /** Expected success of each child at each level of a game; shape [child][level]. */
-export const successAt = (gameId: string, children: readonly Learner[], figures: Practised): number[][] =>
-  children.map((child) => gameOf(gameId).levels.map(({ id }) => successOf(gameId, id, child, figures)))
+export function successAt(gameId: string, children: readonly Learner[], figures: Practised): number[][] {
+  const levels = gameOf(gameId).levels.map(
+    ({ id }) => [figures.profile(gameId, id), figures.marked(gameId, id)] as const,
+  )
+  return children.map((child) => levels.map(([steps, marked]) => successIn(steps, marked, child)))
+}
 
 /** One child can play it by itself: so it can also play beside others, at another level with things of its own. */
 export const playedBeside = ({ room, interaction }: AnyGame): boolean =>
