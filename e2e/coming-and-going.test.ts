@@ -38,6 +38,12 @@ test('a child who comes after the groups were made stands in none until somebody
   await person.goTo(`${base}/groups`)
   await person.find('//section[@aria-label="Not in a group yet"]//button[contains(.,"Élodie")]')
   await clean()
+  // Moves are looked for among those who are in one.
+  await person.press('Suggest moves')
+  await person.find('//button[.="Leave as they are"]|//button[.="Back to the groups"]')
+  expect(await person.all('[role=alert]')).toEqual([])
+  await person.goTo(`${base}/groups`)
+  await person.find('//section[@aria-label="Not in a group yet"]//button[contains(.,"Élodie")]')
   await person.goTo(`${base}/plan`)
   await person.find('//p[contains(.,"Not in a group yet")]/strong[.="Élodie"]')
   await clean()

@@ -58,6 +58,27 @@ test('a group that everybody has left is no place to move a child to, alone', ()
   expect(moved).toBeGreaterThan(rounds(20))
 })
 
+test('moves are looked for with newcomers about: these stay in no group, whatever they are linked with', () => {
+  let moved = 0
+  for (let seed = 1; seed <= rounds(40); seed++) {
+    const { fit, groups: dealt } = dealtClass(seed)
+    const newcomers = ['c0', 'c4']
+    const groups = dealt.map((group) => ({
+      ...group,
+      withAdult: true,
+      pupils: group.pupils.filter((id) => !newcomers.includes(id)),
+    }))
+    const links = [{ kind: 'apart' as const, a: 'c0', b: 'c1' }]
+    const request = regroupingRequest(Object.keys(fit.success), fit, groups, links, ['c0', 'c2'])
+    for (const { groups: made, moves } of allRegroupings(request, groups)) {
+      moved += moves.length
+      const ids = (all: typeof groups) => all.flatMap(({ pupils }) => pupils).sort()
+      expect(ids(made)).toEqual(ids(groups))
+    }
+  }
+  expect(moved).toBeGreaterThan(rounds(20))
+})
+
 test.each([1, 2, 3, 4, 5])('each regrouping is worth its moves, class %i', (seed) => {
   const { problem, request, fit, groups: standing, found, all } = dealtClass(seed)
   expect(found[0].moves).toEqual([])
