@@ -5,7 +5,7 @@ import { recordMark } from './marks/marks'
 import { letGo, moveToToday, planPage } from './plan/plan'
 import { progressPage } from './progress'
 import { roomPage } from './room/pages'
-import { runPage, tapClock } from './run'
+import { runPage, sheetsPage, tapClock } from './run'
 import { grouped, mark, newClass, openTestSchool, planned, running, viewer } from './testing/school'
 
 openTestSchool()
@@ -135,12 +135,35 @@ test('a session that nobody ended is over the next day: it ends where it was lef
   }
 })
 
-test('today nobody says of a session under way that it was played to its last slot', async () => {
+test('a session whose clock nobody told was played to its last slot once the time of all slots has passed, not before; the same said of one that was ended', async () => {
   const classId = await newClass()
-  const { sessionId } = await running(classId)
-  await expect(tapClock(viewer, { classId, sessionId, tap: 'all-played', slot: 0 })).rejects.toThrow(
-    'still under way',
-  )
+  const { sessionId, page } = await running(classId)
+  const { slots, slotMinutes } = page.session
+  const tap = (kind: Parameters<typeof tapClock>[1]['tap']) =>
+    tapClock(viewer, { classId, sessionId, tap: kind, slot: 0 })
+  const minutesIn = (minutes: number) =>
+    (process.env.ISLANDS_CLOCK = new Date(
+      Date.parse('2026-11-24T09:00:00Z') + minutes * 60_000,
+    ).toISOString())
+  const standsAt = async () => (await sheetsPage(viewer, { classId, sessionId })).session
+  try {
+    minutesIn(slots * slotMinutes - 1)
+    await expect(tap('all-played')).rejects.toThrow('still under way')
+    minutesIn(slots * slotMinutes)
+    await tap('all-played')
+    await tap('all-played')
+    expect(await standsAt()).toMatchObject({ state: 'done', slot: slots - 1 })
+    // Taken back it stands where it stood, and can be ended there.
+    await tap('back')
+    expect(await standsAt()).toMatchObject({ state: 'running', slot: 0 })
+    await tap('finish')
+    expect(await standsAt()).toMatchObject({ state: 'done', slot: 0 })
+    minutesIn(24 * 60)
+    await tap('all-played')
+    expect(await standsAt()).toMatchObject({ state: 'done', slot: slots - 1 })
+  } finally {
+    process.env.ISLANDS_CLOCK = '2026-11-24T09:00:00Z'
+  }
 })
 
 test('a mark for a child who was not at the station is refused', async () => {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { isLeftOpen } from '@/core/live/session'
+import { isLeftOpen, isTimeOver } from '@/core/live/session'
 import { deleteDraft } from '@/data/queries/drafts'
 import { sumUpPlayed } from '@/data/queries/held'
 import { setLinksUntil } from '@/data/queries/links'
@@ -16,7 +16,7 @@ import { classIdSchema } from './classes'
 import type { ClassScope } from '@/data/scope'
 import { now, startOfDayIn, todayIn } from './clock'
 import { lateMs, linkMs } from './room/link-times'
-import { boardOf, type RunPage } from './session-board'
+import { boardOf, clockOf, type RunPage } from './session-board'
 import { changingClass, NotHere, readingClass, Refused } from './use-case'
 
 /** The session under way or next to come; null if nothing is planned. */
@@ -80,16 +80,12 @@ export const tapClock = changingClass('tapClock', clockSchema, async (scope, { s
   await tellOf(scope, [sessionId])
   const leftOpen = isLeftOpen(session, todayIn(scope.classroom.timeZone))
   if (tap === 'back' && !leftOpen) return takeBack(scope, session, slot)
+  if (tap === 'all-played') return playedToTheLast(scope, session)
   if (session.slot !== slot || session.state === 'done') return
   if ((session.state === 'planned') !== (tap === 'start')) return
   if (leftOpen) return close(scope, session, tap)
   const at = now()
-  const before: ClockBefore = {
-    slot,
-    slotStartedAt: session.slotStartedAt?.toISOString() ?? null,
-    pausedAt: session.pausedAt?.toISOString() ?? null,
-    extraMinutes: session.extraMinutes,
-  }
+  const before = beforeOf(session)
   switch (tap) {
     case 'start':
       // Changes of the plan that were not made ready were about this session, which is held as it was kept.
@@ -124,20 +120,39 @@ export const tapClock = changingClass('tapClock', clockSchema, async (scope, { s
       })
     case 'finish':
       return end(scope, sessionId, before)
-    default:
-      // That all was played is said of a day gone by.
-      throw new Refused('The session is still under way.')
   }
 })
 
-/** A session of a day gone by is ended in the slot it was left in, or as played to its last; else nothing can be done with its clock. */
+/** A session of a day gone by is ended in the slot it was left in; else nothing can be done with its clock. */
 async function close(scope: ClassScope, session: SessionRow, tap: z.output<typeof clockSchema>['tap']) {
-  if (tap !== 'finish' && tap !== 'all-played')
-    throw new Refused('The session was left open on another day. End it first.')
-  if (tap === 'all-played') await updateSession(scope, session.id, { slot: session.slots - 1 })
+  if (tap !== 'finish') throw new Refused('The session was left open on another day. End it first.')
   // It can't be reopened on another day: there is no way back to keep.
   await end(scope, session.id, null)
 }
+
+/** All slots were played without the clock being told: said once their time has passed, also of a session that was ended. */
+async function playedToTheLast(scope: ClassScope, session: SessionRow) {
+  const { id, state, slot, slots } = session
+  if (state === 'planned') return
+  if (state === 'running' && !isLeftOpen(session, todayIn(scope.classroom.timeZone))) {
+    if (slot + 1 < slots && !isTimeOver(clockOf(session, now())))
+      throw new Refused('The session is still under way.')
+    await updateSession(scope, id, { slot: slots - 1 })
+    return end(scope, id, beforeOf(session))
+  }
+  if (state === 'done' && slot + 1 >= slots) return
+  await updateSession(scope, id, { slot: slots - 1 })
+  if (state === 'done') return sumUpPlayed(scope, id)
+  return end(scope, id, null)
+}
+
+/** The clock as it stands, to come back to. */
+const beforeOf = ({ slot, slotStartedAt, pausedAt, extraMinutes }: SessionRow): ClockBefore => ({
+  slot,
+  slotStartedAt: slotStartedAt?.toISOString() ?? null,
+  pausedAt: pausedAt?.toISOString() ?? null,
+  extraMinutes,
+})
 
 async function end(scope: ClassScope, sessionId: string, before: ClockBefore | null) {
   await updateSession(scope, sessionId, { state: 'done', before })

@@ -36,6 +36,18 @@ export interface SessionClock {
   moved: string
 }
 
+/**
+ * The time of all slots has passed, with slots still to come by its clock: it was played on without it, or stands where
+ * it ended.
+ */
+export const isTimeOver = ({
+  slot,
+  slots,
+  slotMinutes,
+  leftMs,
+}: Pick<SessionClock, 'slot' | 'slots' | 'slotMinutes' | 'leftMs'>): boolean =>
+  slot + 1 < slots && leftMs + (slots - 1 - slot) * slotMinutes * 60_000 <= 0
+
 /** Who is away, and from which slot on. */
 export interface Away {
   pupilId: string

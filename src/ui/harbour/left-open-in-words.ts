@@ -8,7 +8,7 @@ export interface Left {
   slots: number
 }
 
-export const inLast = ({ slot, slots }: Left) => slot + 1 >= slots
+const inLast = ({ slot, slots }: Left) => slot + 1 >= slots
 
 /** What is said of it first. */
 export const leftOpenInWords = (left: Left) => ({

@@ -2,13 +2,12 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import Button from 'react-bootstrap/Button'
 import type { Action } from '@/server/answer'
 import type { tapClock } from '@/server/run'
 import { Problems } from '../problems'
 import { useSaving } from '../sheets/use-saving'
-import { spelled } from '../words'
-import { inLast, type Left } from './left-open-in-words'
+import { HowFar } from '../run/how-far'
+import type { Left } from './left-open-in-words'
 
 /** How far it went, and its sheets for what was not marked yet. */
 export function LeftOpen({
@@ -33,14 +32,7 @@ export function LeftOpen({
   return (
     <div className="not-held">
       <Problems problems={problems} />
-      <Button disabled={busy} onClick={() => end('finish')}>
-        {inLast(left) ? 'End it' : `It ended in slot ${left.slot + 1}`}
-      </Button>
-      {!inLast(left) && (
-        <Button variant="quiet" disabled={busy} onClick={() => end('all-played')}>
-          {left.slots === 2 ? 'Both' : `All ${spelled(left.slots)}`} slots were played
-        </Button>
-      )}
+      <HowFar {...left} busy={busy} onEnd={end} />
       <Link className="btn btn-quiet" href={`/c/${classId}/sheets/${left.id}`}>
         Its sheets
       </Link>

@@ -9,7 +9,14 @@ const times = [
   { from: '10:48', to: '11:00' },
 ] as Props['times']
 
-const session = { state: 'running', slot: 0, slots: 3, paused: false, canGoBack: false } as Props['session']
+const session = {
+  state: 'running',
+  slot: 0,
+  slots: 3,
+  slotMinutes: 12,
+  paused: false,
+  canGoBack: false,
+} as Props['session']
 
 const minutes = (count: number) => count * 60_000
 
@@ -47,6 +54,12 @@ test('while it runs: until when, and the ways on; at the last slot it is finishe
   expect(readIn(last)).toContain('Slot 3 of 3 planned until 11:00')
   expect(doable(last)).toContain('Finish')
   for (const earlier of ['Next slot', 'End here']) expect(doable(last)).not.toContain(earlier)
+})
+
+test('once the time of all slots has passed it does not end in this one by the way: how far it went is asked', () => {
+  expect(doable(bar({ left: minutes(-23) }))).toContain('End here')
+  expect(doable(bar({ left: minutes(-24) }))).not.toContain('End here')
+  expect(doable(bar({ left: minutes(-24) }))).toContain('Next slot')
 })
 
 test('the way back is offered where there is one, and names the slot it leads to', () => {

@@ -3,10 +3,12 @@
 import Link from 'next/link'
 import Button from 'react-bootstrap/Button'
 import type { RunPage } from '@/server/session-board'
+import { isTimeOver } from '@/core/live/session'
 import { KeysButton } from '../keys/keys-button'
 import { clockInWords } from './use-countdown'
 
-export type ClockTap = 'start' | 'pause' | 'resume' | 'minute-more' | 'next' | 'finish' | 'back'
+export type ClockTap =
+  'start' | 'pause' | 'resume' | 'minute-more' | 'next' | 'finish' | 'back' | 'all-played'
 
 /** The clock of a session, and what an adult does with it. */
 export function RunBar({
@@ -95,7 +97,7 @@ export function RunBar({
             <Button variant="plain" size="sm" onClick={onLetIn}>
               Bring a helper
             </Button>
-            {running && !last ? (
+            {running && !last && !isTimeOver({ ...session, leftMs: left }) ? (
               <Button variant="plain" size="sm" disabled={busy} onClick={() => onTap('finish')}>
                 End here
               </Button>

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { judgements, type Judgement } from '@/core/evidence/observation'
+import { isTimeOver } from '@/core/live/session'
 import type { Action } from '@/server/answer'
 import type { joinGroup } from '@/server/groups/join'
 import type { quickNotePage } from '@/server/notes'
@@ -20,6 +21,7 @@ import { QuickNote } from '../note/quick-note'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { keyOf, nextRow, rowsOf } from './board'
 import { markWords } from './child-row'
+import { HowFar } from './how-far'
 import { Newcomers } from './newcomers'
 import { NotStored } from './not-stored'
 import { OpenChild } from './open-child'
@@ -80,7 +82,7 @@ export function RunBoard({
     save(
       () => actions.tapClock({ classId, sessionId: session.id, tap: kind, slot: session.slot }),
       () => {
-        if (kind === 'finish' || (kind === 'next' && last))
+        if (kind === 'finish' || kind === 'all-played' || (kind === 'next' && last))
           router.push(`/c/${classId}/progress?ended=${session.id}`)
         else router.refresh()
       },
@@ -141,6 +143,12 @@ export function RunBoard({
             The plan was changed after it was made ready; this session is without those changes.{' '}
             <Link href={`/c/${classId}/plan`}>Look at the plan</Link>
           </p>
+        )}
+        {running && page.leads && isTimeOver({ ...session, leftMs: at.left }) && (
+          <div className="caution-line how-far">
+            <span className="grow">The time of all its slots is over. How far did it go?</span>
+            <HowFar {...session} busy={busy} onEnd={tap} />
+          </div>
         )}
         {session.state === 'done' && (
           <p className="caution-line" role="status">

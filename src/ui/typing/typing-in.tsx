@@ -5,6 +5,8 @@ import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { groupNames } from '@/core/grouping/pennants'
 import { noValue, type MarkValue } from '@/core/evidence/mark'
+import type { Action } from '@/server/answer'
+import type { tapClock } from '@/server/run'
 import type { RunPage, RunVisit } from '@/server/session-board'
 import { useShortcuts } from '../keys/use-shortcuts'
 import { Pennant } from '../pennant'
@@ -16,6 +18,7 @@ import { markWords } from '../run/child-row'
 import { useMarks } from '../run/use-marks'
 import { ofClass } from '../run/use-outbox'
 import { dayInWords } from '../words'
+import { EndedEarly } from './ended-early'
 import { asTyped, ringTyped, tallyTyped } from './typed'
 
 /** What stands on the sheets of a session, typed in their own order: a key a child, and on to the next. */
@@ -23,14 +26,20 @@ export function TypingIn({
   classId,
   board,
   from,
+  tapClock: tap,
 }: {
   classId: string
   board: RunPage
   /** Sheets that adults filled in, or the children's own. */
   from: 'seen' | 'sheet'
+  tapClock: Action<typeof tapClock>
 }) {
   const marks = useMarks(ofClass(classId), board.marks, from)
   const [of, setOf] = useState(10)
+  const { id: sessionId, state, slot, slots } = board.session
+  /** Of a session that was ended before its last slot there are no sheets of what was to come. */
+  const wentTo = state === 'done' ? slot : slots - 1
+  const marked = new Set(board.marks.map(({ visitId }) => visitId))
   const names = new Map(
     board.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
   )
@@ -85,6 +94,7 @@ export function TypingIn({
           </>
         )}
       </div>
+      {wentTo + 1 < slots && <EndedEarly {...{ classId, sessionId, slot, slots }} tapClock={tap} />}
       <div className="typing">
         {board.stations.map(({ id, title }, position) => (
           <section key={id} aria-label={`Station ${position + 1}, ${title}`}>
@@ -92,7 +102,7 @@ export function TypingIn({
               {position + 1} · {title}
             </h2>
             {board.visits
-              .filter(({ stationId }) => stationId === id)
+              .filter((visit) => visit.stationId === id && (visit.slot <= wentTo || marked.has(visit.id)))
               .map((visit) => (
                 <VisitSheet key={visit.id} visit={visit} time={board.times[visit.slot]}>
                   {setsOf(visit)

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { sheetsPage } from '@/server/run'
 import { TypingIn } from '@/ui/typing/typing-in'
 import { load } from '../../../../../load'
+import { clockAction } from '../../../run/actions'
 import { only, type Query } from '../../query'
 
 export const metadata: Metadata = { title: 'Type in sheets' }
@@ -15,5 +16,5 @@ export default async function Sheets({ params, searchParams }: Props) {
   const { classId, sessionId } = await params
   const from = only((await searchParams).from) === 'children' ? 'sheet' : 'seen'
   const board = await load(sheetsPage, { classId, sessionId })
-  return <TypingIn key={from} classId={classId} board={board} from={from} />
+  return <TypingIn key={from} classId={classId} board={board} from={from} tapClock={clockAction} />
 }
