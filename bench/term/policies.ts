@@ -49,8 +49,11 @@ export function firstGroups(children: readonly PlannedChild[]): Group[] {
 /** How a term is run: who changes groups every other week, and at which level a group plays a game. */
 export interface Policy {
   name: string
-  /** Nothing is hidden from it: what no way of judging can better. */
-  knowsAll?: true
+  /**
+   * Who judges where a child stands, if not the product: `truth`, from whom nothing is hidden, or `best`, who knows the law by
+   * which the children were made and of each of them no more than the product does.
+   */
+  judge?: 'truth' | 'best'
   regroup(
     groups: Group[],
     children: readonly PlannedChild[],
@@ -124,7 +127,12 @@ export const policies: Record<string, () => Policy> = {
       return own ?? forAll(group, level)
     },
   }),
-  all: () => ({ ...policies.product(), name: 'the same with nothing hidden', knowsAll: true }),
+  all: () => ({ ...policies.product(), name: 'the same with nothing hidden', judge: 'truth' }),
+  best: () => ({
+    ...policies.product(),
+    name: 'the same with the best that guesses and marks can tell',
+    judge: 'best',
+  }),
   one: () => ({
     name: 'one level for all',
     regroup: stay,

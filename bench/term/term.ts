@@ -12,6 +12,7 @@ import { stepIndex, strandIds, topStep, type StrandId } from '@/core/skills'
 import { jobs } from '@/server/heavy/jobs'
 import { levelProfile } from '@/server/figures'
 import { stepOfVisit } from '@/server/marks/marks'
+import { BestJudge } from './best-judge'
 import { abilityOf, Believed, markOf, simulatedClass, truth, type SimulatedChild } from './child'
 import { firstGroups, groupedBy, policies, type Policy } from './policies'
 
@@ -65,8 +66,13 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
   const believed = new Map(
     children.map(({ id, placed }) => [id, new Believed(id, yearGroup, addDays(monday, -1), placed)]),
   )
+  const judges = new Map(
+    policy.judge === 'best'
+      ? children.map(({ id, placed }, i) => [id, new BestJudge(placed, seed * size + i)])
+      : [],
+  )
   const known = (week: number): PlannedChild[] =>
-    policy.knowsAll
+    policy.judge === 'truth'
       ? children.map((child) => ({
           id: child.id,
           name: child.id,
@@ -75,7 +81,10 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
           yearGroup,
           notKnown: [],
         }))
-      : [...believed.values()].map((one) => one.planned())
+      : [...believed.values()].map((one) => {
+          const planned = one.planned()
+          return { ...planned, rightAlone: judges.get(one.id)?.rightAlone(week) ?? planned.rightAlone }
+        })
   let groups = firstGroups(known(0))
   const played: Played[] = []
   const outcome: TermOutcome = {
@@ -107,9 +116,11 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
     }
     statements(addDays(monday, week * 7 + 4), week)
   }
-  const off = children.map(
-    (child) => believed.get(child.id)!.summary('add').mean - abilityOf(child, 'add', weeks - 1),
-  )
+  const off = children.map((child) => {
+    const { id } = child
+    const taken = judges.get(id)?.ability('add', weeks - 1) ?? believed.get(id)!.summary('add').mean
+    return taken - abilityOf(child, 'add', weeks - 1)
+  })
   outcome.bias = off.reduce((sum, one) => sum + one, 0) / size
   outcome.rmse = Math.sqrt(off.reduce((sum, one) => sum + one * one, 0) / size)
   return outcome
@@ -138,7 +149,9 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
         }
         played.push({ pupilId: id, gameId: station.gameId, mode: station.mode, day })
         if (unit(chance) > seenShare[station.mode]) continue
-        believed.get(id)!.take(place, markOf(hidden.get(id)!, place, week, chance), day)
+        const judged = markOf(hidden.get(id)!, place, week, chance)
+        believed.get(id)!.take(place, judged, day)
+        judges.get(id)?.take(place, judged, week)
         outcome.marks++
       }
     }

@@ -19,6 +19,7 @@ export const places = [
   '/groups',
   '/games',
   '/games/landfall',
+  '/games/five-flags',
   '/show/landfall',
   '/try/landfall',
   '/train/landfall',

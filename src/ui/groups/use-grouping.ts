@@ -119,6 +119,8 @@ export function useGrouping(
   }
 
   function suggest() {
+    if (table.groups.every(({ pupils }) => pupils.length === 0))
+      return setProblems(['Nobody is in these groups, so nobody can be moved. Make them anew.'])
     const request = regroupingRequest(ids, table.fit, table.groups, page.links, page.adultNear)
     setProblems([])
     worker.regroup(request, table.groups, setRegroupings)
