@@ -25,8 +25,8 @@ let server: TestServer
 let person: Person
 let base = ''
 
-async function begin(day: string) {
-  server = await startServer(folder, { ISLANDS_CLOCK: `${day}T10:20:00Z` })
+async function begin(day: string, time = '10:20') {
+  server = await startServer(folder, { ISLANDS_CLOCK: `${day}T${time}:00Z` })
   person = await Person.at(server.url)
 }
 async function end() {
@@ -221,6 +221,16 @@ test('Tuesday again: Monday’s session was not held; the harbour and the plan s
   await end()
 })
 
+test('Tuesday at noon: nobody has told the clock; how far the session went is asked on its board', async () => {
+  await begin('2026-12-01', '12:20')
+  await person.goTo(`${base}/run`)
+  await person.sees(/^Slot 1 of/)
+  await person.button('It ended in slot 1')
+  await person.find('//button[contains(.,"slots were played")]')
+  expect(await person.text('.run-bar')).not.toContain('End here')
+  await end()
+})
+
 test('Wednesday: nobody has ended Tuesday’s session; wherever one looks it is over, and how far it went is asked', async () => {
   await begin('2026-12-02')
   await person.goTo(`${base}/plan`)
@@ -234,5 +244,11 @@ test('Wednesday: nobody has ended Tuesday’s session; wherever one looks it is 
   await person.sees(/^Nothing planned/)
   await (await person.find('//summary[.="The last 5 sessions"]')).click()
   await person.find('//li[contains(.,"Tuesday 1 December")][contains(.,"1 mark")]')
+  await (await person.find('//li[contains(.,"Tuesday 1 December")]//a[contains(@href,"/sheets/")]')).click()
+  await person.sees(/^Sheets of Tuesday 1 December/)
+  const sheets = async () => (await person.all('.typing-head')).length
+  const ended = await sheets()
+  await (await person.find('//button[contains(.,"slots were played")]')).click()
+  await person.waitFor(async () => (await sheets()) > ended, 'the sheets of all slots')
   await end()
 })

@@ -42,6 +42,8 @@ export function RunBar({
   const runs = session.state === 'running'
   const running = runs && leads
   const last = session.slot + 1 >= session.slots
+  /** How far it went is asked then, below. */
+  const timeOver = isTimeOver({ ...session, leftMs: left })
   const quiet = (tap: ClockTap, words: string) => (
     <Button variant="quiet" disabled={busy} onClick={() => onTap(tap)}>
       {words}
@@ -82,7 +84,11 @@ export function RunBar({
       </a>
       {running && session.canGoBack && quiet('back', `Back to slot ${session.slot}`)}
       {running && (
-        <Button variant={left <= 0 ? 'primary' : 'quiet'} disabled={busy} onClick={() => onTap('next')}>
+        <Button
+          variant={left <= 0 && !timeOver ? 'primary' : 'quiet'}
+          disabled={busy}
+          onClick={() => onTap('next')}
+        >
           {last ? 'Finish' : 'Next slot'}
         </Button>
       )}
@@ -97,7 +103,7 @@ export function RunBar({
             <Button variant="plain" size="sm" onClick={onLetIn}>
               Bring a helper
             </Button>
-            {running && !last && !isTimeOver({ ...session, leftMs: left }) ? (
+            {running && !last && !timeOver ? (
               <Button variant="plain" size="sm" disabled={busy} onClick={() => onTap('finish')}>
                 End here
               </Button>

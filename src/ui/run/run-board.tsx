@@ -146,7 +146,7 @@ export function RunBoard({
         )}
         {running && page.leads && isTimeOver({ ...session, leftMs: at.left }) && (
           <div className="caution-line how-far">
-            <span className="grow">The time of all its slots is over. How far did it go?</span>
+            <span className="grow">The time of all slots has passed. How far did it go?</span>
             <HowFar {...session} busy={busy} onEnd={tap} />
           </div>
         )}
