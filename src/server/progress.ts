@@ -1,6 +1,7 @@
 import type { How } from '@/core/evidence/mark'
 import type { Judgement } from '@/core/evidence/observation'
 import type { NoteTag } from '@/core/evidence/note'
+import { eachItsOwn } from '@/core/grouping/making/mode'
 import { strategiesFor } from '@/core/skills/strategies'
 import { z } from 'zod'
 import { usualCount, type MovingUp } from '@/core/evidence/moving-up'
@@ -69,7 +70,8 @@ export interface ProgressPage {
   children: { id: string; name: string; workingStep: string | null; band: DrawnPoint[] }[]
   /** Strands on which any child was placed or seen. */
   followed: StrandId[]
-  hasGroups: boolean
+  /** The groups that stand, if any; `movable`: children can be moved from one level to another there. */
+  groups: { movable: boolean } | null
   /** Weeks that the bands show. */
   weeks: number
   /** The session that has just ended, as long as it can be reopened. */
@@ -104,7 +106,7 @@ export const progressPage = readingClass(
       followed: inSkipOrder(strandIds, style.skipOrder).filter((id) =>
         children.some(({ followed }) => followed.includes(id)),
       ),
-      hasGroups: grouping !== null,
+      groups: grouping && { movable: !eachItsOwn(grouping.mode) },
       weeks: weeksDrawn,
       ended: session?.state === 'done' && session.day === today ? session.id : null,
       today,

@@ -1,4 +1,5 @@
 import { groupNames } from '@/core/grouping/pennants'
+import type { Link } from '@/core/grouping/request'
 import type { Clash, Contradiction, Limit } from '@/core/grouping/problem/units'
 
 /** Why limits can't hold at once, in sentences, and what to drop. */
@@ -33,9 +34,21 @@ export function clashInWords(
   ]
 }
 
-/** Even groups could not keep the limits: which they are. */
-export function unevenInWords({ limits }: Clash, names: ReadonlyMap<string, string>): string {
-  const told = limits.filter(({ kind }) => kind !== 'sizes').map((limit) => limitInWords(limit, names))
+/** Even groups could not keep the limits: which they are. @param links asked for by the teacher; who else is to be together is a pair */
+export function unevenInWords(
+  { limits }: Clash,
+  names: ReadonlyMap<string, string>,
+  links: readonly Link[],
+): string {
+  const isPair = (limit: Limit) =>
+    limit.kind === 'together' &&
+    !links.some(
+      ({ kind, a, b }) => kind === 'together' && limit.children.includes(a) && limit.children.includes(b),
+    )
+  const told = limits
+    .filter((limit) => limit.kind !== 'sizes' && !isPair(limit))
+    .map((limit) => limitInWords(limit, names))
+  if (limits.some(isPair)) told.push('both of a pair in one group')
   return told.length === 0
     ? 'Even groups can’t keep all the limits: the sizes gave way.'
     : `Even groups can’t keep this: ${told.join('; ')}. The sizes gave way.`

@@ -81,7 +81,7 @@ export function useGrouping(
     const request = requestOf(ids, fit, table, page, { mode, gameId, count, largest, smallest })
     let first = true
     worker.propose(request, ({ uneven, ...made }) => {
-      setUneven(uneven ? unevenInWords(uneven, names) : null)
+      setUneven(uneven ? unevenInWords(uneven, names, page.links) : null)
       if (first) table.put(made, how)
       else table.better(made, how)
       first = false

@@ -1,4 +1,4 @@
-import { clashInWords } from './clash-words'
+import { clashInWords, unevenInWords } from './clash-words'
 import { numberFinding } from './number-finding'
 
 const names = new Map([
@@ -18,6 +18,18 @@ describe('limits that can’t hold at once, in words', () => {
       'Ama and Bruno are to be kept together and apart at once.',
       'Groups are possible without: keeping Ama and Bruno apart.',
     ])
+  })
+  test('why groups are not even: limits of the teacher’s by name, pairs as such', () => {
+    const together = { kind: 'together' as const, children: ['a', 'b'] }
+    const link = { kind: 'together' as const, a: 'b', b: 'a' }
+    const uneven = { limits: [together, { kind: 'sizes' as const, count: 2, min: 1, max: 1 }], drop: [] }
+    expect(unevenInWords(uneven, names, [link])).toBe(
+      'Even groups can’t keep this: keeping Ama and Bruno together. The sizes gave way.',
+    )
+    expect(unevenInWords(uneven, names, [])).toBe(
+      'Even groups can’t keep this: both of a pair in one group. The sizes gave way.',
+    )
+    expect(unevenInWords({ limits: [], drop: [] }, names, [])).toContain('all the limits')
   })
   test('a group is named by its pennant, wherever it stands', () => {
     const drop = [

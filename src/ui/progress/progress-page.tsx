@@ -35,7 +35,7 @@ export function ProgressPage({
   page: Page
   tapClock: Action<typeof tapClock>
 }) {
-  const { suggestions, movingUp, children, strand, followed, weeks, ended, today, hasGroups } = page
+  const { suggestions, movingUp, children, strand, followed, weeks, ended, today, groups } = page
   const ready = suggestions.filter(({ suggestion }) => suggestion.kind === 'ready').length
   const back = suggestions.filter(({ suggestion }) => suggestion.kind === 'hard').length
   const look = suggestions.length - ready - back
@@ -67,8 +67,8 @@ export function ProgressPage({
             {movingUpInWords(movingUp)} Nothing moves a child by itself.
           </p>
         </div>
-        <Link className="btn btn-primary" href={`/c/${classId}/groups${hasGroups ? '?moves' : ''}`}>
-          {hasGroups ? 'Review moves' : 'Make groups'}
+        <Link className="btn btn-primary" href={`/c/${classId}/groups${groups?.movable ? '?moves' : ''}`}>
+          {groups === null ? 'Make groups' : groups.movable ? 'Review moves' : 'To the groups'}
         </Link>
       </div>
       <div className="columns">
