@@ -36,14 +36,31 @@ interface Shown {
   table: string
 }
 
-/** What stands on the class screen now. */
-const shown = () =>
-  person.driver.executeScript<Shown>(() => ({
-    asked: document.querySelector('[data-sentence]')?.getAttribute('data-sentence') ?? null,
-    sentence: document.querySelector('.show-sentence:not([data-sentence])')?.textContent ?? null,
-    over: document.querySelector('.show-now h2')?.textContent === 'The end',
-    table: document.querySelector('.show-board')?.innerHTML ?? '',
-  }))
+/**
+ * What stands on the class screen now, and after each of some more presses of the space bar, up to the end of the game:
+ * told to the page from inside, for hundreds of them would take long through the driver.
+ */
+const steppedOn = (more: number) =>
+  person.driver.executeAsyncScript<Shown[]>((more: number, done: (all: Shown[]) => void) => {
+    const shown = (): Shown => ({
+      asked: document.querySelector('[data-sentence]')?.getAttribute('data-sentence') ?? null,
+      sentence: document.querySelector('.show-sentence:not([data-sentence])')?.textContent ?? null,
+      over: document.querySelector('.show-now h2')?.textContent === 'The end',
+      table: document.querySelector('.show-board')?.innerHTML ?? '',
+    })
+    const all = [shown()]
+    const stepOn = () => {
+      if (all.length > more || all.at(-1)!.over) return done(all)
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }))
+      setTimeout(() => {
+        all.push(shown())
+        stepOn()
+      })
+    }
+    stepOn()
+  }, more)
+
+const shown = async () => (await steppedOn(0))[0]
 
 /** The answer to a number sentence with a gap, worked out here; null where it is none. */
 function solved(asked: string): number | null {
@@ -70,24 +87,17 @@ test.each(games.map(({ id }) => [id] as const))(
   async (id) => {
     await person.goTo(`${base}/show/${id}`)
     await reads('Watch first')
-    let asked: string | null = null
+    await press(Key.SPACE)
+    const steps = await steppedOn(withoutEnd.get(id) ?? longEnough)
     let checked = 0
-    let changed = 0
-    let last = ''
-    let over = false
-    for (let step = 0; step < (withoutEnd.get(id) ?? longEnough); step++) {
-      await press(Key.SPACE)
-      const now = await shown()
-      if (now.table !== last) changed++
-      last = now.table
-      if (asked && now.sentence && solved(asked) !== null) {
-        expect([asked, answerIn(now.sentence, asked)]).toEqual([asked, solved(asked)])
-        checked++
-      }
-      asked = now.asked
-      over = now.over
-      if (over) break
+    for (const [i, { sentence }] of steps.entries()) {
+      const asked = steps[i - 1]?.asked
+      if (!asked || !sentence || solved(asked) === null) continue
+      expect([asked, answerIn(sentence, asked)]).toEqual([asked, solved(asked)])
+      checked++
     }
+    const changed = steps.filter(({ table }, i) => table !== steps[i - 1]?.table).length
+    const { over } = steps.at(-1)!
     expect(over).toBe(!withoutEnd.has(id))
     expect(changed).toBeGreaterThan(1)
     // Games whose goes are number sentences have been checked by them.
