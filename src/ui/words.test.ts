@@ -55,7 +55,7 @@ test('a reason says what it rests on; a child is never called low or behind', ()
     'looks secure at “count on to 10”: 3 of 3 alone, but on one day only; one more look',
     'nothing seen yet; one look would help',
     'last seen two weeks ago; one look would help',
-    'works at “count on to 10”: none of 2 alone; too little seen to say more, one check would help',
+    'was seen at “count on to 10”: none of 2 alone; too little to say more, one check would help',
     'works at the right step: 3 of 5 alone at “count on to 10”',
   ])
   for (const text of texts) expect(text).not.toMatch(/\b(low|high|behind|weak|bottom|top)\b/i)

@@ -90,10 +90,10 @@ function lookInWords(look: Extract<Suggestion, { kind: 'another-look' }>, at: st
       return `looks secure at ${at}: ${aloneInWords(look)}, but on one day only; one more look`
     case 'not-clear':
       return look.of === 0
-        ? `works at ${at}; nothing seen there yet, one check would help`
+        ? `nothing seen at ${at} yet; one check would help`
         : look.of < 3
-          ? `works at ${at}: ${aloneInWords(look)}; too little seen to say more, one check would help`
-          : `works at ${at}: ${aloneInWords(look)}; not clear yet, one check would help`
+          ? `was seen at ${at}: ${aloneInWords(look)}; too little to say more, one check would help`
+          : `was seen at ${at}: ${aloneInWords(look)}; not clear yet, one check would help`
     case 'not-seen':
       return look.days === null
         ? 'nothing seen yet; one look would help'

@@ -19,7 +19,13 @@ test('a child works at the step most of its latest marks are at, whatever its gr
   expect(ownStep(standing({ seen: marks([1, 1], [1, 1], [2, 1], [2, 2]), plays: 0 }))).toBe(1)
   // Of two days: what was marked before says nothing of now.
   expect(ownStep(standing({ seen: marks([1, 3], [1, 3], [1, 3], [2, 1], [3, 1]) }))).toBe(1)
-  expect(ownStep(standing({ seen: marks([2, 1], [3, 2]) }))).toBe(2)
+})
+
+test('of two steps alike it works at the one nearer to its estimate, the harder of two as near', () => {
+  const seen = marks([2, 1], [3, 3])
+  expect(ownStep(standing({ seen, workingStep: 0 }))).toBe(1)
+  expect(ownStep(standing({ seen, workingStep: 2 }))).toBe(3)
+  expect(ownStep(standing({ seen: marks([2, 1], [3, 3], [3, 3]), workingStep: 0 }))).toBe(3)
 })
 
 test('one that has moved on works at the step of its new level; one moved back, where it was marked', () => {

@@ -31,19 +31,17 @@ export const isKnown = ({ observations, sd }: Pick<Standing, 'observations' | 's
 const latestDays = 2
 
 /**
- * The step a child works at: that of most of its marks on the last two days it was marked on, the harder of two
- * alike. One that has moved on from there, to a level where nothing was marked yet, works at the step of that level;
+ * The step a child works at: that of most of its marks on the last two days it was marked on; of two alike the one nearer to
+ * where its estimate puts it, for a level is marked at the hardest of what it holds, and the harder of two as near. One
+ * that has moved on from there, to a level where nothing was marked yet, works at the step of that level;
  * one without marks, at the step its estimate puts it at.
  */
 export function ownStep({ seen, secure, workingStep, plays }: Standing): number {
   const days = [...new Set(seen.map(({ day }) => day))].sort((a, b) => a - b).slice(-latestDays)
   const times = new Map<number, number>()
   for (const { day, step } of seen) if (days.includes(day)) times.set(step, (times.get(step) ?? 0) + 1)
-  const commonest = [...times].reduce<[number, number] | null>(
-    (most, [step, count]) =>
-      !most || count > most[1] || (count === most[1] && step > most[0]) ? [step, count] : most,
-    null,
-  )
+  const off = (step: number) => Math.abs(step - workingStep)
+  const [commonest] = [...times].sort(([a, ofA], [b, ofB]) => ofB - ofA || off(a) - off(b) || b - a)
   if (!commonest) return plays ?? workingStep
   const [step] = commonest
   return plays !== null && plays > step && secure[step] >= estimateWanted.secure ? plays : step
