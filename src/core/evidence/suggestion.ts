@@ -17,8 +17,8 @@ export type Suggestion =
 /** Fewer marks than this at a step, or of fewer days, say too little to call it hard or right. */
 const enough = { marks: 3, days: 2 }
 
-/** P(less than half right alone) from which a step is called hard. */
-const hardFrom = 0.8
+/** P(less than half right alone) from which a step is called hard: stricter than eight in ten, at whose edge one in five is wrong. */
+const hardFrom = 0.85
 
 /** School days after which a child is worth a look whatever was seen before. */
 export const notSeenFor = 10
