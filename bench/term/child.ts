@@ -47,6 +47,7 @@ export const randomChild = (chance: Chance): Hidden => ({
   offset: Object.fromEntries(strandIds.map((strand) => [strand, 0.8 * normal(chance)])) as Hidden['offset'],
 })
 
+/** A class of such children, each placed where its teacher guesses it to be. */
 export function simulatedClass(size: number, chance: Chance): SimulatedChild[] {
   return Array.from({ length: size }, (_, i) => {
     const child: SimulatedChild = { id: `child-${i}`, ...randomChild(chance), placed: {} }

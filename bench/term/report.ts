@@ -94,7 +94,7 @@ export async function term(classes: number) {
     `  of the last two weeks alone ${ratio('product', 'one', lastWeeks)} and ${ratio('product', 'fixed', lastWeeks)}; with at most a tenth of the items beyond ${ratio('product', 'one', throughout)} and ${ratio('product', 'fixed', throughout)}`,
   )
   say(
-    `  with the best that guesses and marks can tell that would be ${ratio('best', 'one')} and ${ratio('best', 'fixed')}: what no other estimate can better`,
+    `  with the best that guesses and marks can tell that would be ${ratio('best', 'one')} and ${ratio('best', 'fixed')}: what hardly another estimate can better`,
   )
   say(
     `  with nothing hidden that would be ${ratio('all', 'one')} and ${ratio('all', 'fixed')}: what no judgement can better`,

@@ -22,7 +22,10 @@ const sheets = (state: 'running' | 'done', slot: number, marks: { visitId: strin
       {
         session: { id: 'session', state, slot, slots: 3 },
         day: '2026-11-24',
-        stations: [{ id: 'a', title: 'Landfall' }],
+        stations: [
+          { id: 'a', title: 'Landfall' },
+          { id: 'b', title: 'Tower Bay' },
+        ],
         times,
         visits,
         marks,
@@ -41,6 +44,8 @@ test('of a session ended early there are sheets of what was played, and the way 
   const early = sheets('done', 0)
   expect(there(early)).toEqual(['Gus'])
   expect(readIn(early)).toContain('It was ended in slot 1 of 3')
+  expect(readIn(early)).toContain('1 · Landfall')
+  expect(readIn(early)).not.toContain('Tower Bay')
   expect(doable(early)).toContain('All three slots were played')
 })
 

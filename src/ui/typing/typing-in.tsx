@@ -40,6 +40,7 @@ export function TypingIn({
   /** Of a session that was ended before its last slot there are no sheets of what was to come. */
   const wentTo = state === 'done' ? slot : slots - 1
   const marked = new Set(board.marks.map(({ visitId }) => visitId))
+  const sheets = board.visits.filter(({ id, slot }) => slot <= wentTo || marked.has(id))
   const names = new Map(
     board.visits.flatMap(({ children }) => children.map(({ id, name }) => [id, name] as const)),
   )
@@ -96,14 +97,16 @@ export function TypingIn({
       </div>
       {wentTo + 1 < slots && <EndedEarly {...{ classId, sessionId, slot, slots }} tapClock={tap} />}
       <div className="typing">
-        {board.stations.map(({ id, title }, position) => (
-          <section key={id} aria-label={`Station ${position + 1}, ${title}`}>
-            <h2 className="section">
-              {position + 1} · {title}
-            </h2>
-            {board.visits
-              .filter((visit) => visit.stationId === id && (visit.slot <= wentTo || marked.has(visit.id)))
-              .map((visit) => (
+        {board.stations.map(({ id, title }, position) => {
+          const theirs = sheets.filter(({ stationId }) => stationId === id)
+          // Nobody came to it before the session was ended.
+          if (theirs.length === 0) return null
+          return (
+            <section key={id} aria-label={`Station ${position + 1}, ${title}`}>
+              <h2 className="section">
+                {position + 1} · {title}
+              </h2>
+              {theirs.map((visit) => (
                 <VisitSheet key={visit.id} visit={visit} time={board.times[visit.slot]}>
                   {setsOf(visit)
                     .flat()
@@ -121,8 +124,9 @@ export function TypingIn({
                     ))}
                 </VisitSheet>
               ))}
-          </section>
-        ))}
+            </section>
+          )
+        })}
       </div>
     </>
   )
