@@ -3,8 +3,9 @@
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { bundle } from './bundle.mjs'
 import { startPostgres } from './postgres.cjs'
-import { serving } from './serving.cjs'
+import { serving, shortLived } from './serving.cjs'
 import {
   browser,
   build,
@@ -21,6 +22,8 @@ import { together } from './together.mjs'
 
 const [command, ...rest] = process.argv.slice(2)
 const tsx = ['--import', 'tsx']
+/** What is handed to Node goes on to the processes that do the tests. */
+const jest = ['--experimental-vm-modules', ...shortLived, 'node_modules/jest/bin/jest.js']
 
 const commands = {
   async demo() {
@@ -30,6 +33,14 @@ const commands = {
 
   /** A part of the others, for what is done beside something else. */
   build: () => build(),
+
+  /** With each page translated when it is asked for, and anew when its code changes. */
+  dev() {
+    packages()
+    bundle()
+    measures()
+    run('npx', ['next', 'dev'])
+  },
 
   async start() {
     packages()
@@ -62,12 +73,12 @@ const commands = {
       { title: 'dead code', ...tool('knip'), after: ['build'] },
     ])
     const steps = [
-      ['unit tests', ['jest', ...rest]],
-      ['browser tests', ['jest', '--config', 'e2e/jest.config.mjs', '--maxWorkers=2', ...rest]],
+      ['unit tests', rest],
+      ['browser tests', ['--config', 'e2e/jest.config.mjs', '--maxWorkers=2', ...rest]],
     ]
     for (const [title, args] of steps) {
       say(`${title} …`)
-      run('npx', args, { NODE_OPTIONS: '--experimental-vm-modules' })
+      run(process.execPath, [...jest, ...args])
     }
     await onPostgres()
     say('all checks passed')
@@ -88,6 +99,7 @@ const commands = {
 
   async trial() {
     packages()
+    bundle()
     build()
     measures()
     run(process.execPath, [...tsx, 'trial/trial.ts', ...rest])
@@ -96,6 +108,7 @@ const commands = {
   bench() {
     packages()
     browser()
+    bundle()
     build()
     measures()
     run(process.execPath, [...tsx, 'bench/bench.ts', ...rest])
@@ -118,10 +131,8 @@ async function onPostgres() {
   say('the server’s tests on PostgreSQL …')
   const server = await startPostgres()
   try {
-    run('npx', ['jest', 'src/server', 'src/data', '--testPathIgnorePatterns', ...notOfTheDatabase, ...rest], {
-      NODE_OPTIONS: '--experimental-vm-modules',
-      ISLANDS_TEST_SERVER: server.url,
-    })
+    const files = ['src/server', 'src/data', '--testPathIgnorePatterns', ...notOfTheDatabase]
+    run(process.execPath, [...jest, ...files, ...rest], { ISLANDS_TEST_SERVER: server.url })
   } finally {
     server.end()
   }
@@ -129,6 +140,7 @@ async function onPostgres() {
 
 async function serve({ folder, port, before }) {
   if (!process.env.DATABASE_URL) await mustBeFree(folder)
+  bundle()
   // Beside each other: the demo data needs the measures, but no build.
   const built = inBackground('build')
   measures()
@@ -169,6 +181,7 @@ async function mustBeFree(folder) {
 /** A command on the data that runs while no server does. */
 function onData(script, args) {
   packages()
+  bundle()
   run(process.execPath, [...tsx, script, ...args], {
     ISLANDS_FOLDER: process.env.ISLANDS_FOLDER ?? join(root, '.islands/data'),
   })

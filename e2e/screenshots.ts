@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { rmSync } from 'node:fs'
+import { bundle } from '../bin/bundle.mjs'
 import { Person } from './support/browser'
 import { startServer } from './support/server'
 
@@ -18,6 +19,7 @@ function takePaper(name: string, game: string, level: string, page: number) {
 
 /** Takes the pictures of docs/screenshots anew from fresh demo data: `npm run screenshots [NAME …]`. */
 async function main() {
+  bundle()
   const folder = '.islands/screenshots'
   // The last pictures left a session running in it.
   for (const old of [folder, `${folder}.stamp`]) rmSync(old, { recursive: true, force: true })

@@ -3,9 +3,13 @@ import { existsSync, rmSync } from 'node:fs'
 import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { bundle } from '../../bin/bundle.mjs'
 
-/** Prepares an empty, migrated data folder once: making one takes seconds, copying it none. */
+/**
+ * Bundles what runs beside the pages, and prepares an empty, migrated data folder once: making one takes seconds, copying it none.
+ */
 export default function prepare() {
+  bundle()
   const migrations = 'src/data/migrations'
   const hash = createHash('sha256')
   for (const name of readdirSync(migrations)

@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { serving } from '../../bin/serving.cjs'
+import { serving, shortLived } from '../../bin/serving.cjs'
 
 export interface TestServer {
   url: string
@@ -39,7 +39,7 @@ export async function startServer(
   wanted?: number,
 ): Promise<TestServer> {
   const port = wanted ?? (await freePort())
-  const child = spawn(process.execPath, [...serving, String(port), '--cold', ...flags], {
+  const child = spawn(process.execPath, [...shortLived, ...serving, String(port), '--cold', ...flags], {
     env: { ...process.env, ...env, NODE_ENV: 'production', ISLANDS_FOLDER: folder },
   })
   let output = ''

@@ -13,7 +13,7 @@ interface Threads {
 const shared = globalThis as { islandsThreads?: Threads }
 
 function threads(): Threads {
-  const script = join(process.cwd(), 'src/server/heavy/worker.mjs')
+  const script = join(process.cwd(), '.islands/bundle/heavy.mjs')
   whenStopping('last', 'threads', closeThreads)
   return (shared.islandsThreads ??= {
     plans: new HeavyThread<HeavyJobs>(script),
