@@ -6,6 +6,7 @@ export default {
   maxWorkers: '100%',
   roots: ['<rootDir>/src', '<rootDir>/bin'],
   globalSetup: '<rootDir>/e2e/support/prepare.mjs',
+  globalTeardown: '<rootDir>/e2e/support/tidy.mjs',
   // A test file runs in a context of its own, where every look at a global is slow: what loops use is handed in. Map and
   // Set are not: libraries call things of their own so.
   sandboxInjectedGlobals: [

@@ -7,5 +7,4 @@ export default {
   roots: ['<rootDir>/e2e'],
   // Patience, not a goal: a shared machine can be three times as slow as it was a minute ago.
   testTimeout: 420_000,
-  globalSetup: '<rootDir>/e2e/support/prepare.mjs',
 }

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, rmSync } from 'node:fs'
 import { createHash } from 'node:crypto'
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { bundle } from '../../bin/bundle.mjs'
 
@@ -9,6 +9,8 @@ import { bundle } from '../../bin/bundle.mjs'
  * Bundles what runs beside the pages, and prepares an empty, migrated data folder once: making one takes seconds, copying it none.
  */
 export default function prepare() {
+  // What tests write beside the project, and the browsers of theirs, lies in one folder and goes with it (tidy.mjs).
+  process.env.TMPDIR = mkdtempSync(join(tmpdir(), 'islands-test-'))
   bundle()
   const migrations = 'src/data/migrations'
   const hash = createHash('sha256')

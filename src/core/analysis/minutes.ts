@@ -22,29 +22,33 @@ function oneBoard(
 ): Distribution | null {
   // Not by spreading: there are more branches than a call takes arguments.
   const slowest = seconds.reduce((most, own) => Math.max(most, own), 0)
-  const ring = Array.from({ length: slowest + 1 }, () => new Float64Array(states))
-  ring[0].set(initial)
+  // The seconds to come, one after the other in a ring: place `second · states + state`.
+  const length = slowest + 1
+  const ring = new Float64Array(length * states)
+  ring.set(initial)
   const ends: number[] = []
   let unended = 1
   let work = 0
   for (let second = 0; unended > TAIL; second++) {
-    const now = ring[second % ring.length]
+    const now = second % length
     ends[second] ??= 0
     for (let state = 0; state < states; state++) {
-      const mass = now[state]
+      const mass = ring[now * states + state]
       if (mass < 1e-16) continue
       work += start[state + 1] - start[state]
       for (let branch = start[state]; branch < start[state + 1]; branch++) {
-        const at = second + seconds[branch]
         const moved = mass * probability[branch]
-        if (next[branch] >= 0) ring[at % ring.length][next[branch]] += moved
-        else {
+        if (next[branch] >= 0) {
+          const then = now + seconds[branch]
+          ring[(then < length ? then : then - length) * states + next[branch]] += moved
+        } else {
+          const at = second + seconds[branch]
           ends[at] = (ends[at] ?? 0) + moved
           unended -= moved
         }
       }
     }
-    now.fill(0)
+    ring.fill(0, now * states, (now + 1) * states)
     if (work > MOST_WORK) return null
   }
   return { from: 0, mass: Float64Array.from(ends, (mass) => mass ?? 0) }

@@ -31,22 +31,24 @@ const NOTHING = 1e-22
  * With the tail at 1e-13 means come out to about 1e-11 (Kemeny & Snell 1960, ch. 3, gives the same by inversion).
  */
 export function* evolve(chain: Chain, tail = 1e-13, limit = 200_000): Generator<Step> {
+  const { states, start, probability, next } = chain
   let before = Float64Array.from(chain.initial)
-  let after = new Float64Array(chain.states)
+  let after = new Float64Array(states)
   for (let time = 1; time <= limit; time++) {
     after.fill(0)
     let absorbed = 0
-    for (let state = 0; state < chain.states; state++) {
+    for (let state = 0; state < states; state++) {
       const mass = before[state]
       if (mass < NOTHING) continue
-      for (let branch = chain.start[state]; branch < chain.start[state + 1]; branch++) {
-        const moved = mass * chain.probability[branch]
-        if (chain.next[branch] < 0) absorbed += moved
-        else after[chain.next[branch]] += moved
+      for (let branch = start[state]; branch < start[state + 1]; branch++) {
+        const moved = mass * probability[branch]
+        const to = next[branch]
+        if (to < 0) absorbed += moved
+        else after[to] += moved
       }
     }
     let surviving = 0
-    for (let state = 0; state < chain.states; state++) surviving += after[state]
+    for (let state = 0; state < states; state++) surviving += after[state]
     yield { time, before, absorbed, surviving }
     if (surviving < tail) return
     ;[before, after] = [after, before]
