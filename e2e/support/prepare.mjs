@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { bundle } from '../../bin/bundle.mjs'
@@ -11,6 +11,8 @@ import { bundle } from '../../bin/bundle.mjs'
 export default function prepare() {
   // What tests write beside the project, and the browsers of theirs, lies in one folder and goes with it (tidy.mjs).
   process.env.TMPDIR = mkdtempSync(join(tmpdir(), 'islands-test-'))
+  // A database server may run as another user.
+  chmodSync(process.env.TMPDIR, 0o711)
   bundle()
   const migrations = 'src/data/migrations'
   const hash = createHash('sha256')
