@@ -9,6 +9,7 @@ import { lockPupils } from '@/data/queries/observations'
 import { groupingOf } from '@/data/queries/groupings'
 import { houseStyleOf } from '@/data/queries/house-style'
 import { serverDatabase } from '@/data/server-database'
+import { tellOfClass } from '@/data/queries/telling'
 import { classesOf, classExists, insertClass, type ClassCard } from '@/data/queries/classes'
 import {
   allInClass,
@@ -85,9 +86,11 @@ export const createClass = asAdult('createClass', createClassSchema, async (data
 const addChildrenSchema = z.object({ classId: z.uuid(), list: listSchema })
 
 /** Adds a list of children to a class. @throws {Refused} if any line can't be taken */
-export const addChildren = changingClass('addChildren', addChildrenSchema, async (scope, { list }) => ({
-  children: await addListed(scope, list),
-}))
+export const addChildren = changingClass('addChildren', addChildrenSchema, async (scope, { list }) => {
+  const children = await addListed(scope, list)
+  await tellOfClass(scope)
+  return { children }
+})
 
 async function addListed(
   scope: ClassScope,
@@ -165,6 +168,7 @@ export const changeChild = changingClass(
     if (present.some((one) => one.id !== pupilId && displayName(one) === called))
       throw new Refused(`${called} is in the class already. Add an initial to tell them apart.`)
     if (!(await updatePupil(scope, pupilId, { name, initial, yearGroup }))) throw new NotHere()
+    await tellOfClass(scope)
   },
 )
 
@@ -174,6 +178,7 @@ export const setLeft = changingClass(
   z.object({ classId: z.uuid(), pupilId: z.uuid(), left: z.boolean() }),
   async (scope, { pupilId, left }) => {
     if (!(await updatePupil(scope, pupilId, { leftAt: left ? now() : null }))) throw new NotHere()
+    await tellOfClass(scope)
   },
 )
 

@@ -146,11 +146,16 @@ export function shownMark(record: ObservationRow): ShownMark {
   return { id, observer, pupilId, visitId: visitId!, ...seen }
 }
 
+/** What the children are called who are in the class now, by child. */
+export async function namesOf(scope: ClassScope): Promise<Map<string, string>> {
+  return new Map((await pupilsOf(scope)).map((pupil) => [pupil.id, displayName(pupil)]))
+}
+
 /** A session with everything that is seen and marked of it; null: its groups are no more. */
 export async function boardOf(scope: ClassScope, session: StoredSession): Promise<RunPage | null> {
   const grouping = await groupingOf(scope, session.groupingId)
   if (!grouping) return null
-  const names = new Map((await pupilsOf(scope)).map((pupil) => [pupil.id, displayName(pupil)]))
+  const names = await namesOf(scope)
   const visitIds = session.visits.map(({ id }) => id)
   const marks = await observationsOfVisits(scope, visitIds)
   const bags = [...(await bagsOf(scope)).keys()]
@@ -217,7 +222,7 @@ export async function boardOf(scope: ClassScope, session: StoredSession): Promis
     absent: await absentOf(scope, session.id),
     finished: await finishedOf(scope, visitIds),
     liked: await likedOf(scope, visitIds),
-    plan: planRevision(session, grouping),
+    plan: planRevision(session, grouping, names),
     leads: scope.party === 'teacher',
     replanned: session.beforeReplan === null ? 'no' : wayBack(session) ? 'open' : 'kept',
     changesWait: session.state === 'planned' && (await draftOf(scope, 'plan')) !== null,

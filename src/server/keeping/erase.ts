@@ -5,6 +5,7 @@ import { backupsIn, readDocumentFile, writeGzip } from '@/data/backup/files'
 import { deletePupil, scrub } from '@/data/queries/erase'
 import { lockPupils } from '@/data/queries/observations'
 import { allInClass } from '@/data/queries/pupils'
+import { tellOfClass } from '@/data/queries/telling'
 import { serverDatabase } from '@/data/server-database'
 import { classIdSchema } from '../classes'
 import { changingClass, NotHere, type UseCase } from '../use-case'
@@ -16,6 +17,7 @@ const deleteChild = changingClass('eraseChild', childSchema, async (scope, { pup
   if (!(await allInClass(scope, [pupilId]))) throw new NotHere()
   await lockPupils(scope, [pupilId])
   await deletePupil(scope, pupilId)
+  await tellOfClass(scope)
 })
 
 /**

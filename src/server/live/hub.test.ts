@@ -1,11 +1,13 @@
+import { addChildren, changeChild, setLeft } from '../classes'
+import { eraseChild } from '../keeping/erase'
 import { recordMark } from '../marks/marks'
 import { endLinks } from '../room/links'
 import { liveSession } from '../room/pages'
 import { tell } from '../room/tell'
-import { tapClock } from '../run'
+import { runPage, tapClock } from '../run'
 import type { Viewer } from '../viewer'
 import { deviceWith } from '../testing/parties'
-import { mark, newClass, openTestSchool, running, viewer } from '../testing/school'
+import { list, mark, newClass, openTestSchool, running, viewer } from '../testing/school'
 import type { LiveChange } from '@/core/live/change'
 import { endHubs, listenTo } from './hub'
 
@@ -65,6 +67,44 @@ test('what one device records every other is told once; who leaves is told nothi
   const put = one.told.flatMap(({ marks }) => marks?.put ?? []).map(({ id }) => id)
   expect(new Set(put).size).toBe(put.length)
   one.leave()
+})
+
+test('a newcomer, another name, who leaves and who is erased: every open board of the class is told to be read anew', async () => {
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const [child, other] = page.visits[0].children
+  const board = await listening(viewer, classId, sessionId)
+  const changes: [string, () => Promise<unknown>, (names: string[]) => boolean][] = [
+    ['a newcomer', () => addChildren(viewer, { classId, list: list('Zola') }), (all) => all.includes('Zola')],
+    [
+      'another name',
+      () => changeChild(viewer, { classId, pupilId: child.id, name: 'Quill', yearGroup: 'Year 1' }),
+      (all) => all.includes('Quill'),
+    ],
+    [
+      'one who left',
+      () => setLeft(viewer, { classId, pupilId: other.id, left: true }),
+      (all) => !all.includes(other.name),
+    ],
+    ['one erased', () => eraseChild(viewer, { classId, pupilId: child.id }), (all) => !all.includes('Quill')],
+  ]
+  let known = board.told.at(-1)!.plan
+  for (const [what, change, shown] of changes) {
+    await change()
+    await board.until(() => board.told.some(({ plan }) => plan !== undefined && plan !== known), what)
+    const anew = (await runPage(viewer, { classId }))!
+    await board.until(
+      () => board.told.findLast(({ plan }) => plan)?.plan === anew.plan,
+      `${what}, as the page says`,
+    )
+    known = anew.plan
+    board.told.length = 0
+    const names = [...anew.visits.flatMap(({ children }) => children), ...anew.waiting].map(
+      ({ name }) => name,
+    )
+    expect([what, shown(names)]).toEqual([what, true])
+  }
+  board.leave()
 })
 
 test('a link that was ended, and a session that has ended, end the line of those who came in by it', async () => {

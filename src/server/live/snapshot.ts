@@ -6,7 +6,7 @@ import { finishedOf, likedOf } from '@/data/queries/outcomes'
 import { absentOf, sessionOf } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { now } from '../clock'
-import { clockOf, shownMark } from '../session-board'
+import { clockOf, namesOf, shownMark } from '../session-board'
 import { planRevision } from './plan-revision'
 
 /**
@@ -36,7 +36,7 @@ export async function readLive(
     absent,
     finished,
     liked,
-    plan: planRevision(session, grouping),
+    plan: planRevision(session, grouping, await namesOf(scope)),
     links,
   }
 }

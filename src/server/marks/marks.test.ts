@@ -37,7 +37,7 @@ test('of marks that come at once each is answered for itself', async () => {
   expect(answers).toMatchObject([
     { value: { standing: first.id } },
     { reason: { message: 'The child was not at this station in this slot.' } },
-    { reason: { name: 'NotHere' } },
+    { reason: { message: 'The child is not in this class.' } },
     { reason: { name: 'NotHere' } },
     { reason: { message: 'There is no mark to take back.' } },
     { reason: { message: expect.stringContaining('Another mark has this number') } },
