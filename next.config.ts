@@ -7,8 +7,8 @@ const config: NextConfig = {
   experimental: {
     // Node would read the map of every built file at each first visit, on the server's only thread: 80 MB of memory (decision 049).
     turbopackSourceMaps: process.env.NODE_ENV !== 'production',
-    // A server started cold is there a second sooner: the code of a page is read when somebody asks for it.
-    preloadEntriesOnStart: !process.argv.includes('--cold'),
+    // Else the code of every page is read before anybody is answered, for two seconds: pages are warmed afterwards (server/http/warm.ts).
+    preloadEntriesOnStart: false,
   },
   // Types are a check of their own, over everything: no need to wait for them twice.
   typescript: { ignoreBuildErrors: true },

@@ -22,7 +22,18 @@ test('every place of the class is opened once, as somebody at this computer: a s
   const { seen, handle } = asked((path) => (path === `${home}/class` ? `<a href="${home}${child}">` : ''))
   await warm(handle, 'pages')
   const paths = seen.map(({ path }) => path)
-  for (const place of ['', '/class', '/groups', '/games/fog-number', '/plan', '/run', '/print', child])
+  expect(paths).toEqual(expect.arrayContaining(['/new', '/here/told']))
+  for (const place of [
+    '',
+    '/marks',
+    '/class',
+    '/groups',
+    '/games/fog-number',
+    '/plan',
+    '/run',
+    '/print',
+    child,
+  ])
     expect(paths).toContain(home + place)
   expect(new Set(paths).size).toBe(paths.length)
   expect(seen.filter(({ here }) => here !== '1')).toEqual([])

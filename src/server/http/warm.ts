@@ -2,7 +2,12 @@ import { createServer, type RequestListener } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { writeDownWhence } from './from-where'
 
-/** Asked for once each; the game and the plan are the pages that take longest the first time. */
+const nothing = '00000000-0000-4000-8000-000000000000'
+
+/**
+ * Asked for once each: what a lesson may need first, the sooner the likelier. The game and the plan take longest the first time.
+ * What only takes something in refuses to be asked, and is ready after that all the same.
+ */
 const places = [
   '/class',
   '/groups',
@@ -17,8 +22,17 @@ const places = [
   '/try/landfall',
   '/tools',
   '/room',
+  '/marks',
+  '/told',
+  '/drafts',
+  `/live/${nothing}`,
+  `/sheets/${nothing}`,
+  '/check/together',
+  '/train/landfall',
+  '/questions',
 ]
-const nobody = '/c/00000000-0000-4000-8000-000000000000'
+const outsideClasses = ['/new', '/account', '/sign-in', '/here', '/here/marks', '/here/told']
+const nobody = `/c/${nothing}`
 
 /**
  * Opens the database by asking for the first page, or every page once: the first time of a page reads its code and
@@ -50,7 +64,6 @@ export async function warm(handle: RequestListener, what: 'database' | 'pages') 
   try {
     const first = await open('/')
     if (what === 'database') return
-    await open('/new')
     const home = first?.goesTo?.startsWith('/c/') ? first.goesTo : nobody
     await open(home)
     for (const place of places) {
@@ -58,6 +71,7 @@ export async function warm(handle: RequestListener, what: 'database' | 'pages') 
       const child = page && place === '/class' ? /\/children\/[0-9a-f-]{36}/.exec(page.text) : null
       if (child) await open(home + child[0])
     }
+    for (const place of outsideClasses) await open(place)
   } finally {
     server.closeAllConnections()
     server.close()
