@@ -151,7 +151,7 @@ test('a record outside a session says its step, and only that: anything else is 
   await expect(
     send(classId, pupilId, answer, { at: { strand: 'count', step: 'take-away-5' } }),
   ).rejects.toThrow('no such step')
-  await expect(send(classId, crypto.randomUUID(), answer)).rejects.toThrow('nothing here')
+  await expect(send(classId, crypto.randomUUID(), answer)).rejects.toThrow('not in this class')
   const page = await checkPage(viewer, { classId, pupilId, then: [rows[2].id, pupilId, crypto.randomUUID()] })
   // Neither itself, nor a child of another class.
   expect(page.then).toEqual([{ id: rows[2].id, name: rows[2].name }])

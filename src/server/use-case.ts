@@ -16,8 +16,8 @@ export type UseCase<Input, Output> = (viewer: Viewer, input: Input) => Promise<O
 
 /** The viewer may not see this, or it does not exist: told alike. */
 export class NotHere extends Error {
-  constructor() {
-    super('There is nothing here for you.')
+  constructor(message = 'There is nothing here for you.') {
+    super(message)
     this.name = 'NotHere'
   }
 }

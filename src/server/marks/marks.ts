@@ -75,7 +75,7 @@ function recordOf(
   mark: Mark,
 ): NewRecord {
   // One that was erased meanwhile, on another device, and one of another class are told alike.
-  if (!ofClass.has(mark.pupilId)) throw new Refused('The child is not in this class.')
+  if (!ofClass.has(mark.pupilId)) throw new NotHere('The child is not in this class.')
   if (mark.visitId === null) return recordOfStep(scope, mark)
   const met = visits.get(mark.visitId)
   if (!met || !isWithin(scope, met)) throw new NotHere()
