@@ -15,7 +15,7 @@ const serving = [
 
 /**
  * For a process that lives for a minute: WebAssembly that was used for a while is else compiled once more, to be faster afterwards.
- * The database's takes a core for more than a second, at a hundred times the use only where it pays.
+ * The database's takes a core for about a second; at a hundred times the use it is only what pays.
  */
 const shortLived = ['--wasm-tiering-budget=180000000']
 
