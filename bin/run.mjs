@@ -18,6 +18,7 @@ import {
   run,
   say,
 } from './setup.mjs'
+import { counters, shareTaken } from './taken.mjs'
 import { together } from './together.mjs'
 
 const [command, ...rest] = process.argv.slice(2)
@@ -53,6 +54,7 @@ const commands = {
   measures: () => measures(),
 
   async test() {
+    const [began, before] = [performance.now(), counters()]
     const own = (command) => ({ program: process.execPath, args: [join(root, 'bin/run.mjs'), command] })
     const tool = (...args) => ({ program: 'npx', args })
     await together([
@@ -81,7 +83,12 @@ const commands = {
       run(process.execPath, [...jest, ...args])
     }
     await onPostgres()
-    say('all checks passed')
+    const minutes = ((performance.now() - began) / 60_000).toFixed(1)
+    const taken = shareTaken(before, counters())
+    say(
+      `all checks passed in ${minutes} minutes` +
+        (taken === null ? '' : `; ${Math.round(100 * taken)} % of the processors’ time went to other machines`),
+    )
   },
 
   core() {

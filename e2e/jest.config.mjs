@@ -1,8 +1,9 @@
-import unit from '../jest.config.mjs'
+import { code, run } from '../jest.config.mjs'
 
 /** Browser tests: a real server on a data folder of its own, driven through Debian's Chromium. */
 export default {
-  ...unit,
+  ...run,
+  ...code,
   rootDir: '..',
   roots: ['<rootDir>/e2e'],
   // Patience, not a goal: a shared machine can be three times as slow as it was a minute ago.

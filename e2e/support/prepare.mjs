@@ -4,6 +4,7 @@ import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync }
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { bundle } from '../../bin/bundle.mjs'
+import { measures } from '../../bin/setup.mjs'
 
 /**
  * Bundles what runs beside the pages, and prepares an empty, migrated data folder once: making one takes seconds, copying it none.
@@ -14,6 +15,7 @@ export default function prepare() {
   // A database server may run as another user.
   chmodSync(process.env.TMPDIR, 0o711)
   bundle()
+  measures()
   const migrations = 'src/data/migrations'
   const hash = createHash('sha256')
   for (const name of readdirSync(migrations)

@@ -79,12 +79,6 @@ export function measureLevel(game: AnyGame, params: unknown): LevelMeasure {
   }
 }
 
-/** What a level practises, and what it is marked by: the part of its measure that is soon known. */
-export function practisedAt(game: AnyGame, params: unknown): Pick<LevelMeasure, 'steps' | 'marked'> | null {
-  const { practice } = analyse(measuringInput(game, params, Math.min(8, game.players.typical)))
-  return practice && { steps: practice.steps, marked: markedBy(game, params, practice) }
-}
-
 /** Steps that a level is marked by: what the game names, else what it practises. */
 function markedBy(game: AnyGame, params: unknown, { items }: Practice): Practice['steps'] {
   const named = game.marked?.(params)

@@ -1,14 +1,14 @@
-import { practisedAt } from '../analysis/level-measure'
+import { measured } from '../analysis/testing/measured'
 import { expectedSuccess, markedStep, ownBand } from '../evidence/fit'
 import { logistic } from '../evidence/observation'
 import { inBand } from '../grouping/problem/fit-cost'
 import { strandOf, strands, timeInWords, type StrandId } from '../skills'
 import { timesOnCards } from '../things'
-import { games, gameOf } from './index'
+import { games } from './index'
 import { go, start } from './testing/script'
 
-const measured = games.flatMap((game) =>
-  game.levels.map(({ params }) => ({ game, practised: practisedAt(game, params)! })),
+const levels = games.flatMap((game) =>
+  game.levels.map(({ id }) => ({ game, practised: measured(game.id, id) })),
 )
 
 test('every rung of every ladder has a level that practises it, or is marked there', () => {
@@ -17,7 +17,7 @@ test('every rung of every ladder has a level that practises it, or is marked the
   const practised = new Set<string>()
   for (const {
     practised: { steps, marked },
-  } of measured) {
+  } of levels) {
     for (const { strand, step, share } of steps) if (share >= worth) practised.add(`${strand} ${step}`)
     const { strand, step } = markedStep(marked)
     practised.add(`${strand} ${step}`)
@@ -46,7 +46,7 @@ test.each([
   ['make ten and near doubles', 13.5, 29],
 ])('whoever works at %s (%d logits) finds a level in its zone in %d games at least', (_, ability, least) => {
   const rightAlone = evenlyAlong(ability)
-  const suiting = measured.filter(({ practised: { steps } }) =>
+  const suiting = levels.filter(({ practised: { steps } }) =>
     inBand(expectedSuccess(steps, rightAlone), ownBand),
   )
   expect(new Set(suiting.map(({ game }) => game.id)).size).toBeGreaterThanOrEqual(least)
@@ -89,8 +89,7 @@ test.each([
   ['fives-100', 'fives-100'],
   ['twos-100', 'twos-100'],
 ])('Skip Lines %s is marked at %s', (level, step) => {
-  const { params } = gameOf('skip-lines').levels.find(({ id }) => id === level)!
-  expect(markedStep(practisedAt(gameOf('skip-lines'), params)!.marked).step).toBe(step)
+  expect(markedStep(measured('skip-lines', level).marked).step).toBe(step)
 })
 
 test.each([
@@ -101,9 +100,7 @@ test.each([
   ['point-fast', 'write-20', 'write-20'],
   ['quay-stall', 'change', 'change-20'],
 ])('%s %s is marked at %s', (id, level, step) => {
-  const game = gameOf(id)
-  const { params } = game.levels.find((one) => one.id === level)!
-  expect(markedStep(practisedAt(game, params)!.marked).step).toBe(step)
+  expect(markedStep(measured(id, level).marked).step).toBe(step)
 })
 
 test('Trade Up with hundreds: 80 and 5 tens more is 130: ten tens are traded', () => {

@@ -1,17 +1,14 @@
-import { measureLevel } from '../analysis/level-measure'
+import { measured } from '../analysis/testing/measured'
 import { inBand } from '../grouping/problem/fit-cost'
 import { ownBand, type ProfileStep } from '../evidence/fit'
 import { gameOf } from '../games'
 import { strandIds, strandOf, type StrandId } from '../skills'
 import { whatFits } from './what-fits'
 
-const measured = new Map<string, readonly ProfileStep[]>()
-for (const gameId of ['landfall', 'pebble-count'])
-  for (const { id, params } of gameOf(gameId).levels)
-    measured.set(`${gameId} ${id}`, measureLevel(gameOf(gameId), params).steps)
 const elsewhere: readonly ProfileStep[] = [{ strand: 'time', step: 'hour', share: 1 }]
 /** Of two games what they practise; all others practise the clock. */
-const profile = (gameId: string, levelId: string) => measured.get(`${gameId} ${levelId}`) ?? elsewhere
+const profile = (gameId: string, levelId: string) =>
+  ['landfall', 'pebble-count'].includes(gameId) ? measured(gameId, levelId).steps : elsewhere
 const figures = { profile, marked: profile }
 
 /** A child right alone by one ability on every strand, in logits. */

@@ -24,7 +24,6 @@ import { remembered } from '../heavy/remembered'
 import { printThread } from '../heavy/threads'
 import { workOutSession } from '../plan/context'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
-import { lettersWithout, pdfOf } from './pdf'
 import { homeGamesFor } from './home-games'
 import { languageSchema, pileOf, printForSchema, type PileSource, type PrintFor } from './source'
 
@@ -220,6 +219,9 @@ async function pagesFor(scope: ClassScope, source: PileSource, job: Job): Promis
   return made
 }
 
+/** Read when it is needed: with its fonts' tables it takes a fifth of a second, and the harbour only counts pages. */
+const pdfMaker = () => import('./pdf')
+
 /** Pages that are sent at once for the preview. */
 const pagesAtOnce = 8
 
@@ -229,6 +231,7 @@ export const previewPages = readingClass(
   askedSchema.extend({ from: z.number().int().min(0).max(1000).default(0) }),
   async (scope, asked) => {
     const pages = await pagesFor(scope, await sourceOrRefused(scope, asked), asked.job)
+    const { lettersWithout } = await pdfMaker()
     return {
       total: pages.length,
       from: asked.from,
@@ -277,6 +280,7 @@ export const printPdf = readingClass('printPdf', askedSchema, async (scope, aske
   const { title } = pileOf(source)
   const pages = await pagesFor(scope, source, asked.job)
   if (pages.length === 0) throw new Refused('Nothing is chosen to be printed.')
+  const { pdfOf } = await pdfMaker()
   return { title, pages: pages.length, pdf: pdfOf(title, pages) }
 })
 

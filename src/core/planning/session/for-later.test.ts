@@ -1,4 +1,4 @@
-import { practisedAt } from '../../analysis/level-measure'
+import { measured } from '../../analysis/testing/measured'
 import { believedByYear, isForLater } from '../../evidence/begun'
 import { placedBelief, summaryOf } from '../../evidence/history'
 import type { YearGroup } from '../../evidence/prior'
@@ -11,14 +11,9 @@ import { levelOfGroup, successAt } from './levels'
 const mixed = games.filter(({ id }) =>
   ['five-flags', 'hidden-corner', 'team-board', 'leaky-claim', 'door-cards'].includes(id),
 )
-const practised = new Map(
-  mixed.flatMap((game) =>
-    game.levels.map(({ id, params }) => [`${game.id} ${id}`, practisedAt(game, params)!] as const),
-  ),
-)
 const figures: Practised = {
-  profile: (gameId, levelId) => practised.get(`${gameId} ${levelId}`)!.steps,
-  marked: (gameId, levelId) => practised.get(`${gameId} ${levelId}`)!.marked,
+  profile: (gameId, levelId) => measured(gameId, levelId).steps,
+  marked: (gameId, levelId) => measured(gameId, levelId).marked,
 }
 
 /** A child who was placed on addition and seen nowhere. */

@@ -1,4 +1,4 @@
-import { measureLevel } from '../../analysis/level-measure'
+import { measured } from '../../analysis/testing/measured'
 import { seededChance, unit } from '../../chance/chance'
 import { ownBand } from '../../evidence/fit'
 import { gameOf, games } from '../../games'
@@ -8,10 +8,7 @@ import { strandIds, strandOf, type StrandId } from '../../skills'
 import type { PlannedChild } from './context'
 import { levelBeside, levelOfGroup as levelBy, playedBeside } from './levels'
 
-const profiles = new Map(
-  gameOf('landfall').levels.map(({ id, params }) => [id, measureLevel(gameOf('landfall'), params).steps]),
-)
-const profile = (_game: string, level: string) => profiles.get(level)!
+const profile = (gameId: string, levelId: string) => measured(gameId, levelId).steps
 const figures = { profile, marked: profile }
 const levelOfGroup = (
   gameId: string,
@@ -87,13 +84,11 @@ const withOwn = (pupils: PlannedChild[], chosen: number | null = null) =>
     figures,
   )
 const shareAt = ({ rightAlone }: PlannedChild, level: number) =>
-  profiles
-    .get(gameOf('landfall').levels[level].id)!
-    .reduce(
-      (sum, { strand, step, share }) =>
-        sum + share * rightAlone[strand][strandOf(strand).steps.findIndex(({ id }) => id === step)],
-      0,
-    )
+  profile('landfall', gameOf('landfall').levels[level].id).reduce(
+    (sum, { strand, step, share }) =>
+      sum + share * rightAlone[strand][strandOf(strand).steps.findIndex(({ id }) => id === step)],
+    0,
+  )
 const fits = (child: PlannedChild, level: number) => inBand(shareAt(child, level), ownBand)
 
 test('own levels, 500 random groups: whoever is known and not suited plays at the nearest level that suits, all others at the group’s', () => {
