@@ -87,7 +87,9 @@ const commands = {
     const taken = shareTaken(before, counters())
     say(
       `all checks passed in ${minutes} minutes` +
-        (taken === null ? '' : `; ${Math.round(100 * taken)} % of the processors’ time went to other machines`),
+        (taken === null
+          ? ''
+          : `; ${Math.round(100 * taken)} % of the processors’ time went to other machines`),
     )
   },
 
