@@ -18,7 +18,7 @@ import {
   run,
   say,
 } from './setup.mjs'
-import { counters, shareTaken } from './taken.mjs'
+import { counters, shareTaken } from './taken.cjs'
 import { together } from './together.mjs'
 
 const [command, ...rest] = process.argv.slice(2)

@@ -1,4 +1,4 @@
-import { counters, shareTaken } from './taken.mjs'
+import { counters, shareTaken } from './taken.cjs'
 
 // The layout is that of proc(5): user nice system idle iowait irq softirq steal guest guest_nice.
 const at = (...ticks: number[]) => `cpu  ${ticks.join(' ')} 0 0\ncpu0 1 2 3 4 5 6 7 8 0 0\n`

@@ -1,8 +1,8 @@
 // What a shared machine kept back: how long a check took says little where half of the time went to somebody else.
-import { readFileSync } from 'node:fs'
+const { readFileSync } = require('node:fs')
 
 /** Counters of all processors since the machine was started; null where there are none (not Linux). */
-export function counters() {
+function counters() {
   try {
     return readFileSync('/proc/stat', 'utf8')
   } catch {
@@ -20,10 +20,12 @@ const ticks = (stat) => /^cpu +([\d ]+)/.exec(stat)[1].split(' ').slice(0, 8).ma
  * @param {string | null} after
  * @returns {number | null} 0 to 1
  */
-export function shareTaken(before, after) {
+function shareTaken(before, after) {
   if (before === null || after === null) return null
   const [then, now] = [ticks(before), ticks(after)]
   const passed = now.map((value, i) => value - then[i])
   const all = passed.reduce((sum, one) => sum + one, 0)
   return all > 0 ? passed[7] / all : null
 }
+
+module.exports = { counters, shareTaken }
