@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path'
 import { dumpText } from '@/data/backup/dump'
 import { writeGzip } from '@/data/backup/files'
 import { dataFolder, openDatabase } from '@/data/connection'
+import { atOneMoment } from '@/data/transaction'
 
 /** Writes everything there is to a file, or into a folder under a name of its own: `backup.ts TO`. */
 async function main() {
@@ -14,7 +15,7 @@ async function main() {
     const name = `islands-${new Date().toISOString().replace(/[:.]/g, '-')}-by-hand.json.gz`
     const file = isFolder ? join(to, name) : to
     mkdirSync(dirname(file), { recursive: true })
-    await database.transaction((transaction) => writeGzip(file, dumpText(transaction)))
+    await atOneMoment(database, (snapshot) => writeGzip(file, dumpText(snapshot)))
     process.stderr.write(`islands: everything is in ${file} (${statSync(file).size} bytes)\n`)
   } finally {
     await close()

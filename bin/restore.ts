@@ -2,10 +2,12 @@ import { renameSync } from 'node:fs'
 import { rowsOf } from '@/data/backup/document'
 import { dumpText } from '@/data/backup/dump'
 import { backupFolder, readDocumentFile, writeBackup } from '@/data/backup/files'
+import { asideFor } from '@/data/backup/put-aside'
 import { replaceAll } from '@/data/backup/load'
 import { upgraded } from '@/data/backup/upgrade'
 import { dataFolder, openDatabase, type OpenDatabase } from '@/data/connection'
 import { FolderDamaged } from '@/data/pglite/folder'
+import { atOneMoment } from '@/data/transaction'
 import { closeThreads } from '@/server/heavy/threads'
 import { refreshEstimates } from '@/server/refresh'
 
@@ -21,8 +23,8 @@ async function main() {
   const current = await upgraded(document)
   const { database, close } = await open()
   try {
-    await database.transaction((transaction) =>
-      writeBackup(backupFolder(dataFolder()), 'restore', dumpText(transaction)),
+    await atOneMoment(database, (snapshot) =>
+      writeBackup(backupFolder(dataFolder()), 'restore', dumpText(snapshot)),
     )
     await database.transaction((transaction) => replaceAll(transaction, current))
     say(`${rowsOf(current)} rows are back; working out estimates …`)
@@ -41,7 +43,7 @@ async function open(): Promise<OpenDatabase> {
     return await openDatabase(where)
   } catch (error) {
     if (!(error instanceof FolderDamaged)) throw error
-    const aside = `${where.folder.replace(/\/+$/, '')}-damaged-${new Date().toISOString().replace(/[:.]/g, '-')}`
+    const aside = asideFor(where.folder)
     renameSync(where.folder, aside)
     say(`the damaged folder is kept as ${aside}`)
     return openDatabase(where)

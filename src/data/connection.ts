@@ -119,11 +119,11 @@ async function openServer(url: string, { migrations, beforeMigration }: Where): 
  * breaks at "begin", and after ten of them nothing would be answered any more.
  */
 function ofPool(pool: pg.Pool): Database['transaction'] {
-  return async (work) => {
+  return async (work, config) => {
     const client = await pool.connect()
     let broken = false
     try {
-      return await (drizzlePostgres(client, options) as unknown as Database).transaction(work)
+      return await (drizzlePostgres(client, options) as unknown as Database).transaction(work, config)
     } catch (error) {
       broken = isAway(error)
       throw error

@@ -31,13 +31,17 @@ export async function inTransaction<T>(
     }
 }
 
+declare const snapshot: unique symbol
+/** A transaction in which every statement sees the database as it was when the first one ran. */
+export type Snapshot = Transaction & { readonly [snapshot]: true }
+
 /**
  * Several statements that read as of one moment. On PGlite, where statements wait for transactions, they wait once and
  * not each; what is worked out between them holds everybody up, so nothing is.
  */
-export function atOneMoment<T>(
-  database: Database,
-  work: (transaction: Transaction) => Promise<T>,
-): Promise<T> {
-  return database.transaction(work, { isolationLevel: 'repeatable read', accessMode: 'read only' })
+export function atOneMoment<T>(database: Database, work: (snapshot: Snapshot) => Promise<T>): Promise<T> {
+  return database.transaction((transaction) => work(transaction as Snapshot), {
+    isolationLevel: 'repeatable read',
+    accessMode: 'read only',
+  })
 }

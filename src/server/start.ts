@@ -1,7 +1,7 @@
 import { FolderDamaged, FolderInUse } from '@/data/pglite/folder'
 import { ensureAdult } from '@/data/queries/classes'
 import { openServerDatabase } from '@/data/server-database'
-import { backUpDaily, newestBackup } from './keeping/backups'
+import { lookAfterBackups, newestBackup } from './keeping/backups'
 import { refreshEstimates } from './refresh'
 import { theTeacher } from './viewer'
 
@@ -12,7 +12,7 @@ export async function startDatabase() {
     await ensureAdult(database, theTeacher)
     const refreshed = await refreshEstimates(database)
     if (refreshed > 0) console.log(`islands: ${refreshed} estimates worked out anew`)
-    backUpDaily()
+    lookAfterBackups()
   } catch (error) {
     if (error instanceof FolderInUse) return end(3, error.message)
     if (error instanceof FolderDamaged) return end(4, `${error.message}${newestBackup()}`)

@@ -1,4 +1,5 @@
 import type { Database } from '../connection'
+import { atOneMoment } from '../transaction'
 import { dumpText, versionOf } from './dump'
 import { backupFolder, writeBackup } from './files'
 import { currentVersion } from './upgrade'
@@ -7,7 +8,7 @@ import { currentVersion } from './upgrade'
 export const backupBeforeMigration = (folder: string) => async (database: Database) => {
   const version = await versionOf(database)
   if (version === 0 || version >= currentVersion()) return
-  await database.transaction((transaction) =>
-    writeBackup(backupFolder(folder), 'migration', dumpText(transaction)),
+  await atOneMoment(database, (snapshot) =>
+    writeBackup(backupFolder(folder), 'migration', dumpText(snapshot)),
   )
 }

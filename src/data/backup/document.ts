@@ -27,8 +27,11 @@ const derived = ['estimate', 'estimate_day']
 /** Ways in for devices: whoever brings a copy back has to be let in again. */
 const waysIn = ['signed_in', 'invitation', 'link']
 
+/** What is still to be done in this installation's own files: no affair of another one, and kept when a backup is restored. */
+export const ofThisInstallation = ['erasure']
+
 /** Tables that no document holds. */
-export const leftOut = [...derived, ...waysIn]
+export const leftOut = [...derived, ...waysIn, ...ofThisInstallation]
 
 /** Tables that are of a school and of no class. */
 export const ofSchoolOnly = ['school']

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
+import type { Snapshot } from '../transaction'
 import {
   leftOut,
   leftOutOfClass,
@@ -61,8 +62,8 @@ export async function columnsOf(db: Db, table: string): Promise<string[]> {
 /** Rows fetched at a time: memory stays flat however long the year was. */
 const atATime = 2000
 
-/** All rows of a table, or those of a class, as JSON, some thousand at a time. Inside a transaction. */
-async function* rowsIn(db: Db, table: string, classId: string | null): AsyncGenerator<Row[]> {
+/** All rows of a table, or those of a class, as JSON, some thousand at a time. */
+async function* rowsIn(db: Snapshot, table: string, classId: string | null): AsyncGenerator<Row[]> {
   const name = sql.identifier(table)
   const where = classId === null ? sql`` : await ofClass(db, table, classId)
   const without = classId === null ? [] : (leftOutOfClass[table] ?? [])
@@ -76,21 +77,40 @@ async function* rowsIn(db: Db, table: string, classId: string | null): AsyncGene
   await db.execute(sql`close dump`)
 }
 
-/** Which rows of a table belong to a class; of the adults those who made records of it, and no memberships. */
+/** Columns of a class's document that point at an adult: whoever they name has to go with the class. */
+async function pointersAtAdults(db: Db) {
+  const pointers = await all<{ from: string; column: string }>(
+    db,
+    sql`select f.relname as "from", a.attname as "column" from pg_constraint c
+      join pg_class f on f.oid = c.conrelid
+      join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
+      where c.contype = 'f' and c.confrelid = 'adult'::regclass and array_length(c.conkey, 1) = 1
+        and exists (select 1 from pg_attribute k where k.attrelid = c.conrelid and k.attname = 'class_id')`,
+  )
+  return pointers.filter(({ from }) => !leftOut.includes(from) && from !== 'membership')
+}
+
+/** Which rows of a table belong to a class; of the adults those its records name, and no memberships. */
 async function ofClass(db: Db, table: string, classId: string) {
   if (table === 'classroom') return sql`where t.id = ${classId}`
   if (table === 'membership') return sql`where false`
-  if (table === 'adult')
-    return sql`where t.id in (select adult_id from observation where class_id = ${classId})`
+  if (table === 'adult') {
+    const pointers = await pointersAtAdults(db)
+    const ofThisClass = pointers.map(
+      ({ from, column }) =>
+        sql`select ${sql.identifier(column)} from ${sql.identifier(from)} where class_id = ${classId}`,
+    )
+    return sql`where t.id in (${sql.join(ofThisClass, sql` union `)})`
+  }
   const columns = await columnsOf(db, table)
   return columns.includes('class_id') ? sql`where t.class_id = ${classId}` : sql`where false`
 }
 
 /**
- * Writes the document of a school or a class piece by piece, each row on a line of its own. One moment's state: to
- * be called inside a transaction.
+ * Writes the document of a school or a class piece by piece, each row on a line of its own. It takes a snapshot: tables
+ * that were read at different moments would hold rows whose parents are missing, and could not be restored.
  */
-export async function* dumpText(db: Db, classId: string | null = null): AsyncGenerator<string> {
+export async function* dumpText(db: Snapshot, classId: string | null = null): AsyncGenerator<string> {
   const kind: DocumentKind = classId === null ? 'school' : 'class'
   const head = { format: 'islands', kind, version: await versionOf(db), madeAt: new Date().toISOString() }
   yield `${JSON.stringify(head).slice(0, -1)},"tables":{\n`
@@ -110,7 +130,7 @@ export async function* dumpText(db: Db, classId: string | null = null): AsyncGen
 }
 
 /** The same as one value: of a class, which is small. */
-export async function dumpClass(db: Db, classId: string): Promise<IslandsDocument> {
+export async function dumpClass(db: Snapshot, classId: string): Promise<IslandsDocument> {
   let text = ''
   for await (const part of dumpText(db, classId)) text += part
   return JSON.parse(text) as IslandsDocument

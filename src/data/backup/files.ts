@@ -22,8 +22,18 @@ import { NotOurs } from './load'
 const backupReasons = ['daily', 'migration', 'import', 'restore', 'erase', 'by-hand'] as const
 export type BackupReason = (typeof backupReasons)[number]
 
-/** Backups kept; the oldest go first. */
-export const mostBackups = 14
+/**
+ * Backups kept of each kind; the oldest go first. Kinds don't push each other out: a day of imports must not cost the
+ * fortnight of daily ones, nor the copy made before an update.
+ */
+export const mostBackups: Record<BackupReason, number> = {
+  daily: 14,
+  migration: 3,
+  import: 5,
+  restore: 5,
+  erase: 5,
+  'by-hand': 10,
+}
 
 export interface BackupFile {
   name: string
@@ -52,12 +62,15 @@ export function backupsIn(folder: string): BackupFile[] {
       if (!found) return []
       const [, day, hour, minute, second, ms, reason] = found
       if (!backupReasons.includes(reason as BackupReason)) return []
+      // A link that leads nowhere and a folder of that name are no backups.
+      const file = statSync(join(folder, name), { throwIfNoEntry: false })
+      if (!file?.isFile()) return []
       return [
         {
           name,
           madeAt: `${day}T${hour}:${minute}:${second}.${ms}Z`,
           reason: reason as BackupReason,
-          bytes: statSync(join(folder, name)).size,
+          bytes: file.size,
         },
       ]
     })
@@ -77,13 +90,19 @@ export async function writeBackup(
   mkdirSync(folder, { recursive: true })
   const name = nameOf(at, reason)
   await writeGzip(join(folder, name), parts)
-  for (const old of backupsIn(folder).slice(mostBackups)) rmSync(join(folder, old.name), { force: true })
+  for (const old of backupsIn(folder)
+    .filter((backup) => backup.reason === reason)
+    .slice(mostBackups[reason]))
+    rmSync(join(folder, old.name), { force: true })
   return backupsIn(folder).find((backup) => backup.name === name)!
 }
 
+/** What a backup is called until all of it is on the disk. */
+const halfEnding = '.part'
+
 /** Writes a packed file whole or not at all, down to the disk. */
 export async function writeGzip(file: string, parts: AsyncIterable<string>) {
-  const half = `${file}.part`
+  const half = file + halfEnding
   try {
     await pipeline(Readable.from(parts), createGzip(), createWriteStream(half))
     sync(half, 'r+')
@@ -103,22 +122,48 @@ function sync(path: string, flags: string) {
   }
 }
 
+/** Takes away what a writer that was killed left of a backup. @returns how many there were */
+export function clearHalves(folder: string): number {
+  if (!existsSync(folder)) return 0
+  const halves = readdirSync(folder).filter(
+    (name) => name.endsWith(halfEnding) && namePattern.test(name.slice(0, -halfEnding.length)),
+  )
+  for (const name of halves) rmSync(join(folder, name), { force: true })
+  return halves.length
+}
+
 /** Text of a packed or plain file. */
 async function textOf(file: string): Promise<string> {
-  const source = createReadStream(file)
   const chunks: Buffer[] = []
-  for await (const chunk of file.endsWith('.gz') ? source.pipe(createGunzip()) : source)
-    chunks.push(chunk as Buffer)
+  const collect = async (source: AsyncIterable<Buffer>) => {
+    for await (const chunk of source) chunks.push(chunk)
+  }
+  const source = createReadStream(file)
+  // An error of either stream ends the work: a mere pipe would wait for ever.
+  await (file.endsWith('.gz') ? pipeline(source, createGunzip(), collect) : pipeline(source, collect))
   return Buffer.concat(chunks).toString('utf8')
 }
 
-/** @throws {NotOurs} where the file is no whole document */
+/** The system could not read a file, whatever is in it. */
+export class Unreadable extends NotOurs {
+  constructor(file: string) {
+    super(`${basename(file)} can’t be read: it is not there, or this computer can’t open it.`)
+    this.name = 'Unreadable'
+  }
+}
+
+/**
+ * @throws {Unreadable} where the system could not read it
+ * @throws {NotOurs} where the file is no whole document
+ */
 export async function readDocumentFile(file: string): Promise<IslandsDocument> {
   let text: string
   try {
     text = await textOf(file)
-  } catch {
-    throw new NotOurs(`${basename(file)} can’t be read: it is not there, or not whole.`)
+  } catch (error) {
+    // Errors of the system have a number; those of unpacking name zlib.
+    if (/^E/.test((error as NodeJS.ErrnoException).code ?? '')) throw new Unreadable(file)
+    throw new NotOurs(`${basename(file)} can’t be read: it is damaged, or not whole.`)
   }
   return readDocument(text)
 }

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import { leftOut, type IslandsDocument, type Row } from './document'
+import { leftOut, ofThisInstallation, type IslandsDocument, type Row } from './document'
 import { columnsOf, tablesInOrder } from './dump'
 
 type Db = Database | Transaction
@@ -44,7 +44,7 @@ export async function checkTables(db: Db, { tables }: IslandsDocument) {
 /** Puts everything a school's document holds in the place of everything there is. In one transaction. */
 export async function replaceAll(db: Db, document: IslandsDocument) {
   await checkTables(db, document)
-  const tables = await tablesInOrder(db)
+  const tables = (await tablesInOrder(db)).filter((table) => !ofThisInstallation.includes(table))
   await db.execute(
     sql`truncate ${sql.join(
       tables.map((table) => sql.identifier(table)),

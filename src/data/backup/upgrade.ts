@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { openDatabase } from '../connection'
 import { ownMigrations } from '../migrations-folder'
+import { atOneMoment } from '../transaction'
 import type { IslandsDocument } from './document'
 import { dumpText } from './dump'
 import { NotOurs, replaceAll } from './load'
@@ -46,11 +47,9 @@ export async function upgraded(document: IslandsDocument): Promise<IslandsDocume
       .finally(before.close)
     const after = await openDatabase({ folder })
     let text = ''
-    await after.database
-      .transaction(async (transaction) => {
-        for await (const part of dumpText(transaction)) text += part
-      })
-      .finally(after.close)
+    await atOneMoment(after.database, async (snapshot) => {
+      for await (const part of dumpText(snapshot)) text += part
+    }).finally(after.close)
     return { ...(JSON.parse(text) as IslandsDocument), kind: document.kind, madeAt: document.madeAt }
   } finally {
     rmSync(scratch, { recursive: true, force: true })

@@ -1,10 +1,13 @@
 import { and, eq, inArray, or, sql } from 'drizzle-orm'
+import { z } from 'zod'
+import { withoutId } from '../backup/without-child'
 import type { Database } from '../connection'
 import {
   attendance,
   bagItem,
   classroom,
   draft,
+  erasure,
   estimate,
   estimateDay,
   grouping,
@@ -29,8 +32,11 @@ import {
 } from '../schema'
 import type { ClassScope } from '../scope'
 
-/** Takes every row about a child away, and its number out of the seats it had. */
-export async function deletePupil({ db, classId }: ClassScope, pupilId: string) {
+/** A class as far as erasing needs it: an erase that was broken off is finished by nobody in particular. */
+type OfClass = Pick<ClassScope, 'db' | 'classId'>
+
+/** Takes every row about a child away, and its id out of seats, also of those a changed plan may go back to. */
+export async function deletePupil({ db, classId }: OfClass, pupilId: string) {
   const own = (table: { classId: typeof placement.classId; pupilId: typeof placement.pupilId }) =>
     and(eq(table.classId, classId), eq(table.pupilId, pupilId))
   for (const table of [placement, observation, note, estimate, estimateDay, groupMember, played, attendance])
@@ -45,11 +51,50 @@ export async function deletePupil({ db, classId }: ClassScope, pupilId: string) 
       select coalesce(jsonb_agg(seat - ${pupilId}::text), '[]'::jsonb)
       from jsonb_array_elements(seats) seat where jsonb_array_length(seat - ${pupilId}::text) > 0)
     where ${visit.classId} = ${classId} and (own_levels ? ${pupilId} or seats::text like ${`%${pupilId}%`})`)
+  const sessions = await db
+    .select({ id: stationSession.id, before: stationSession.beforeReplan })
+    .from(stationSession)
+    .where(
+      and(
+        eq(stationSession.classId, classId),
+        sql`${stationSession.beforeReplan}::text like ${`%${pupilId}%`}`,
+      ),
+    )
+  for (const { id, before } of sessions)
+    await db
+      .update(stationSession)
+      .set({ beforeReplan: withoutId(z.json().parse(before), pupilId) })
+      .where(eq(stationSession.id, id))
   // Groups on the table that name the child are let go as a whole: they are no record of anything.
   await db
     .delete(draft)
     .where(and(eq(draft.classId, classId), sql`${draft.history}::text like ${`%${pupilId}%`}`))
   await db.delete(pupil).where(and(eq(pupil.classId, classId), eq(pupil.id, pupilId)))
+}
+
+/** Erases that were asked for and are not finished in every file, of one class or of all. */
+export const owedErasures = (db: Database, classId?: string) =>
+  db
+    .select({ pupilId: erasure.pupilId, classId: erasure.classId })
+    .from(erasure)
+    .where(classId === undefined ? undefined : eq(erasure.classId, classId))
+
+export async function isOwed({ db, classId }: OfClass, pupilId: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: erasure.pupilId })
+    .from(erasure)
+    .where(and(eq(erasure.classId, classId), eq(erasure.pupilId, pupilId)))
+  return rows.length > 0
+}
+
+/** Writes down that a child is to be erased from every file, together with the erase itself. */
+export async function oweErasure({ db, classId }: OfClass, pupilId: string) {
+  await db.insert(erasure).values({ pupilId, classId }).onConflictDoNothing()
+}
+
+/** A child is in no file any more. */
+export async function settleErasure(db: Database, pupilId: string) {
+  await db.delete(erasure).where(eq(erasure.pupilId, pupilId))
 }
 
 /** Takes a whole class away. */

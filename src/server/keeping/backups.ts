@@ -4,7 +4,6 @@ import { z } from 'zod'
 import { rowsOf } from '@/data/backup/document'
 import { dumpText } from '@/data/backup/dump'
 import {
-  backupFolder,
   backupNameSchema,
   backupsIn,
   readDocumentFile,
@@ -13,19 +12,21 @@ import {
   type BackupReason,
 } from '@/data/backup/files'
 import { NotOurs, replaceAll } from '@/data/backup/load'
+import { inTurn } from '@/data/backup/turns'
 import { upgraded } from '@/data/backup/upgrade'
 import type { Database } from '@/data/connection'
-import { besideData, serverDatabase } from '@/data/server-database'
-import { inTransaction } from '@/data/transaction'
+import { serverDatabase } from '@/data/server-database'
+import { atOneMoment, inTransaction } from '@/data/transaction'
 import { todayIn } from '../clock'
 import { refreshEstimates } from '../refresh'
+import { finishErasures, ownBackupFolder } from './erasures'
 import { asAdult, Refused } from '../use-case'
-
-export const ownBackupFolder = () => backupFolder(besideData())
 
 /** Writes down what there is at this moment. */
 export const backUp = (database: Database, reason: BackupReason): Promise<BackupFile> =>
-  inTransaction(database, (transaction) => writeBackup(ownBackupFolder(), reason, dumpText(transaction)))
+  inTurn(() =>
+    atOneMoment(database, (snapshot) => writeBackup(ownBackupFolder(), reason, dumpText(snapshot))),
+  )
 
 export const backUpNow = asAdult('backUpNow', z.object({}), (database) => backUp(database, 'by-hand'))
 
@@ -76,6 +77,8 @@ export const restoreBackup = asAdult('restoreBackup', namedSchema, async (databa
   if (document.kind !== 'school') throw new Refused('This is not a backup of a whole school.')
   await backUp(database, 'restore')
   await refusing(inTransaction(database, (transaction) => replaceAll(transaction, document)))
+  // What is restored may hold a child whose erase is not finished yet.
+  await finishErasures(database)
   await refreshEstimates(database)
   return { rows: rowsOf(document) }
 })
@@ -88,21 +91,25 @@ export function newestBackup(): string {
 
 const hourMs = 3_600_000
 
-/** One backup a day, made when the server starts or at the first full hour after midnight. Not awaited by any request. */
-export function backUpDaily() {
-  const look = async () => {
-    try {
-      const today = todayIn('UTC')
-      const daily = backupsIn(ownBackupFolder()).find(({ reason }) => reason === 'daily')
-      if (daily?.madeAt.slice(0, 10) === today) return
-      const database = await serverDatabase()
-      await backUp(database, 'daily')
-      // A database of one's own has nobody else to tidy up after it; without it plans of queries go stale.
-      if (!process.env.DATABASE_URL) await database.execute(sql`vacuum analyze`)
-    } catch (error) {
-      console.error(`The daily backup could not be made: ${(error as Error).message}`)
-    }
+/** Finishes what was broken off and makes the backup of the day where there is none yet; what goes wrong is logged. */
+export async function backUpDaily() {
+  try {
+    const today = todayIn('UTC')
+    const database = await serverDatabase()
+    await finishErasures(database)
+    // Any of today's counts, not the newest: one dated in the future, by a clock that was wrong, is no reason for more.
+    const madeToday = ({ reason, madeAt }: BackupFile) => reason === 'daily' && madeAt.startsWith(today)
+    if (backupsIn(ownBackupFolder()).some(madeToday)) return
+    await backUp(database, 'daily')
+    // A database of one's own has nobody else to tidy up after it; without it plans of queries go stale.
+    if (!process.env.DATABASE_URL) await database.execute(sql`vacuum analyze`)
+  } catch (error) {
+    console.error(`The daily backup could not be made: ${(error as Error).message}`)
   }
-  void look()
-  setInterval(() => void look(), hourMs).unref()
+}
+
+/** Looks after backups from the start of the server on, and at every hour. Not awaited by any request. */
+export function lookAfterBackups() {
+  void backUpDaily()
+  setInterval(() => void backUpDaily(), hourMs).unref()
 }

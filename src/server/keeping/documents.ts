@@ -12,7 +12,7 @@ import { clearEstimates, renumberVersions, settleChains } from '@/data/queries/m
 import { pupilsOf } from '@/data/queries/pupils'
 import { serverDatabase } from '@/data/server-database'
 import { enterClass } from '@/data/scope'
-import { inTransaction } from '@/data/transaction'
+import { atOneMoment, inTransaction } from '@/data/transaction'
 import { classIdSchema } from '../classes'
 import { refreshEstimates } from '../refresh'
 import { asAdult, NotHere, readingClass, Refused } from '../use-case'
@@ -21,8 +21,8 @@ import { backUp, refusing } from './backups'
 import { checkRows } from './rows'
 
 /** Everything of a class as one document. */
-export const exportClass = readingClass('exportClass', classIdSchema, ({ classId }) =>
-  oneMoment((db) => dumpClass(db, classId)),
+export const exportClass = readingClass('exportClass', classIdSchema, async ({ classId }) =>
+  atOneMoment(await serverDatabase(), (snapshot) => dumpClass(snapshot, classId)),
 )
 
 /** The children of a class as a list for a spreadsheet. */
@@ -31,15 +31,12 @@ export const exportClassList = readingClass('exportClassList', classIdSchema, as
   return writeClassList(pupils.map(({ name, initial, yearGroup }) => ({ name, initial, year: yearGroup })))
 })
 
-const oneMoment = async <T>(read: (db: Database) => Promise<T>): Promise<T> =>
-  inTransaction(await serverDatabase(), (transaction) => read(transaction as unknown as Database))
-
 /** Everything kept about one child as one document. */
 export const exportChild = readingClass(
   'exportChild',
   classIdSchema.extend({ pupilId: z.uuid() }),
   async ({ classId }, { pupilId }): Promise<IslandsDocument> => {
-    const document = await oneMoment((db) => dumpClass(db, classId))
+    const document = await atOneMoment(await serverDatabase(), (snapshot) => dumpClass(snapshot, classId))
     const about = childRows(document, pupilId)
     if ((about.tables.pupil ?? []).length === 0) throw new NotHere()
     return about

@@ -5,14 +5,18 @@ import { gunzipSync, gzipSync } from 'node:zlib'
 import { sql } from 'drizzle-orm'
 import { backupsIn, mostBackups, writeBackup } from '@/data/backup/files'
 import { keptByVersion6 } from '@/data/testing/older-version'
+import { dumpText } from '@/data/backup/dump'
 import { dataFolder } from '@/data/connection'
+import { atOneMoment } from '@/data/transaction'
 import { serverDatabase } from '@/data/server-database'
 import { addChildren, classTable, place, saveLinks } from '../classes'
 import { harbourPage } from '../harbour'
 import { planPage } from '../plan/plan'
 import { childPage } from '../progress'
 import { recordMark } from '../marks/marks'
+import { tell } from '../room/tell'
 import { runPage } from '../run'
+import { adultWho } from '../testing/parties'
 import {
   list,
   mark,
@@ -25,9 +29,10 @@ import {
   viewer,
 } from '../testing/school'
 import { NotHere, Refused } from '../use-case'
-import { backUpNow, lookIntoBackup, ownBackupFolder, restoreBackup } from './backups'
+import { backUpNow, lookIntoBackup, restoreBackup } from './backups'
 import { exportChild, exportClass, importClass } from './documents'
 import { eraseChild } from './erase'
+import { ownBackupFolder } from './erasures'
 
 openTestSchool()
 beforeEach(() => {
@@ -93,16 +98,22 @@ test('a backup brought back: every row is as it was, and estimates are worked ou
   expect(backupsIn(ownBackupFolder()).map(({ reason }) => reason)).toContain('restore')
 })
 
-test('of backups the newest fourteen stay; half of one never has a name', async () => {
+test('of each kind the newest backups stay, and no kind pushes out another; half of one never has a name', async () => {
   const folder = ownBackupFolder()
   const parts = async function* () {
     yield '{}'
   }
-  for (let day = 1; day <= mostBackups + 3; day++)
+  await writeBackup(folder, 'migration', parts(), new Date(Date.UTC(2026, 8, 1)))
+  for (let day = 1; day <= mostBackups.daily + 3; day++)
     await writeBackup(folder, 'daily', parts(), new Date(Date.UTC(2026, 9, day)))
+  for (let n = 1; n <= mostBackups.daily + 3; n++)
+    await writeBackup(folder, 'import', parts(), new Date(Date.UTC(2026, 9, 20, 0, n)))
   const kept = backupsIn(folder)
-  expect(kept).toHaveLength(mostBackups)
-  expect(kept.at(-1)!.madeAt).toBe('2026-10-04T00:00:00.000Z')
+  const of = (kind: string) => kept.filter(({ reason }) => reason === kind)
+  expect(of('daily')).toHaveLength(mostBackups.daily)
+  expect(of('daily').at(-1)!.madeAt).toBe('2026-10-04T00:00:00.000Z')
+  expect(of('migration')).toHaveLength(1)
+  expect(of('import')).toHaveLength(mostBackups.import)
   const breaks = async function* () {
     yield '{'
     throw new Error('the disk is full')
@@ -253,7 +264,11 @@ test('an erased child is found nowhere: not in the database’s files, not in an
   expect(read(backup)).toContain(name)
   const others = (await classTable(viewer, { classId })).rows.filter(({ id }) => id !== child.id)
 
-  expect(await eraseChild(viewer, { classId, pupilId: child.id })).toEqual({ backups: 1 })
+  expect(await eraseChild(viewer, { classId, pupilId: child.id })).toEqual({
+    backups: 1,
+    deleted: [],
+    unread: [],
+  })
   expect((await classTable(viewer, { classId })).rows).toEqual(others)
   for (const sought of [name, child.id]) {
     const holds = (path: string) => {
@@ -306,4 +321,50 @@ test('a stranger gets no backup, no document and no child, and erases nothing', 
   ])
     await expect(attempt()).rejects.toThrow(NotHere)
   expect(await everything()).toBe(before)
+})
+
+test('a backup made while others write is of one moment: every row finds the row it points at', async () => {
+  await livedInClass()
+  const database = await serverDatabase()
+  let written: Promise<unknown> | null = null
+  let text = ''
+  await atOneMoment(database, async (snapshot) => {
+    for await (const part of dumpText(snapshot)) {
+      text += part
+      if (written || !text.includes('"classroom":[')) continue
+      // Groups of a new class, kept after classes were read and before groups are. PGlite lets it wait.
+      written = livedInClass()
+      if (onServer) await written
+    }
+  })
+  await written
+  const { tables } = JSON.parse(text) as { tables: Record<string, Record<string, string>[]> }
+  const classes = new Set(tables.classroom.map(({ id }) => id))
+  for (const [table, rows] of Object.entries(tables))
+    for (const row of rows)
+      if (row.class_id) expect([table, classes.has(row.class_id)]).toEqual([table, true])
+  // It can be brought back.
+  const name = 'islands-2026-11-24T10-00-00-000Z-by-hand.json.gz'
+  writeFileSync(join(ownBackupFolder(), name), gzipSync(text))
+  expect(await restoreBackup(viewer, { name })).toMatchObject({ rows: expect.any(Number) as number })
+}, 120_000)
+
+test('a class moves to another school with a note by an adult who never marked anybody', async () => {
+  const { classId, pupilId } = await livedInClass()
+  const colleague = await adultWho({ teaches: classId })
+  await tell(colleague, {
+    classId,
+    kind: 'note',
+    id: crypto.randomUUID(),
+    pupilId,
+    visitId: null,
+    words: 'Counts on from the bigger number.',
+    tags: [],
+    madeAt: '2026-11-24T10:30:00Z',
+  })
+  const document = await exportClass(viewer, { classId })
+  const adults = document.tables.adult.map(({ id }) => id)
+  for (const { adult_id } of document.tables.note) expect(adults).toContain(adult_id)
+  await importClass(viewer, { text: JSON.stringify(document), mode: 'replace' })
+  expect((await exportClass(viewer, { classId })).tables).toEqual(document.tables)
 })

@@ -5,6 +5,7 @@ import type { Habits } from '@/core/planning/session/habits'
 import { backupsIn, mostBackups, type BackupFile } from '@/data/backup/files'
 import { dataFolder } from '@/data/connection'
 import { partiesOf } from '@/data/queries/adults'
+import { owedErasures } from '@/data/queries/erase'
 import { sizes } from '@/data/queries/classes'
 import { pupilsOf } from '@/data/queries/pupils'
 import type { ClassScope } from '@/data/scope'
@@ -12,11 +13,12 @@ import { classIdSchema, displayName } from '../classes'
 import { now, todayIn } from '../clock'
 import { habitsOf } from '../habits'
 import { readingClass } from '../use-case'
-import { ownBackupFolder } from './backups'
+import { ownBackupFolder } from './erasures'
 
 /** What is kept of the whole school. */
 export interface Keeping {
   backups: BackupFile[]
+  /** Daily backups that are kept. */
   mostBackups: number
   /** Where backups go, for whoever wants a copy elsewhere. */
   folder: string
@@ -31,6 +33,8 @@ export interface SettingsPage {
   teaches: boolean
   classroom: { name: string; timeZone: string }
   children: { id: string; name: string }[]
+  /** Children whose erase is not finished in every file; their names are gone. */
+  erasing: { pupilId: string }[]
   /** What the class has shown at its stations. */
   habits: { pace: Habits['pace']; liked: { title: string; liked: number; of: number }[] }
   today: string
@@ -42,8 +46,9 @@ export const settingsPage = readingClass(
   'settingsPage',
   classIdSchema,
   async (scope): Promise<SettingsPage> => {
-    const [pupils, parties, { pace, liked }] = await Promise.all([
+    const [pupils, owed, parties, { pace, liked }] = await Promise.all([
       pupilsOf(scope),
+      owedErasures(scope.db, scope.classId),
       partiesOf(scope.db, scope.adultId),
       habitsOf(scope),
     ])
@@ -51,6 +56,7 @@ export const settingsPage = readingClass(
       keeping: parties.includes('admin') ? await keepingOf(scope) : null,
       teaches: scope.party === 'teacher',
       classroom: { name: scope.classroom.name, timeZone: scope.classroom.timeZone },
+      erasing: owed.map(({ pupilId }) => ({ pupilId })),
       children: pupils.map((pupil) => ({ id: pupil.id, name: displayName(pupil) })),
       habits: {
         pace,
@@ -65,7 +71,7 @@ export const settingsPage = readingClass(
 async function keepingOf({ db }: ClassScope): Promise<Keeping> {
   return {
     backups: backupsIn(ownBackupFolder()),
-    mostBackups,
+    mostBackups: mostBackups.daily,
     folder: resolve(ownBackupFolder()),
     kept: { ...(await sizes(db)), bytes: process.env.DATABASE_URL ? null : bytesIn(dataFolder()) },
   }

@@ -45,7 +45,8 @@ export class Ledger {
     if (chain === row.id && !saysSomething(row)) throw new Refused('There is no mark to take back.')
 
     const before = this.standingOf(chain)
-    const arrived = { ...row, classId: this.classId, chain, storedAt: new Date(), standing: false }
+    const madeAt = this.notBeforeCorrected(row, chain)
+    const arrived = { ...row, madeAt, classId: this.classId, chain, storedAt: new Date(), standing: false }
     const last = lastMade([...this.all().filter((one) => one.chain === chain), arrived])
     const after = saysSomething(last) ? last : null
     this.added.add(arrived.id)
@@ -55,6 +56,13 @@ export class Ledger {
       this.note(before, after)
     }
     return { standing: after?.id ?? null }
+  }
+
+  /** What corrects a record was made after it, even where the clock of its device has gone back in between. */
+  private notBeforeCorrected({ corrects, madeAt }: NewRecord, chain: string): Date {
+    const corrected = corrects === null ? undefined : this.records.get(corrects)
+    if (corrected?.chain !== chain || corrected.madeAt < madeAt) return madeAt
+    return new Date(corrected.madeAt.getTime() + 1)
   }
 
   private all(): ObservationRow[] {

@@ -166,3 +166,26 @@ async function estimateOf(classId: string, pupilId: string) {
   })
   return { estimate: mean, prior: prior.mean }
 }
+
+test('a correction counts although the clock of its device has gone back since the mark', async () => {
+  const classId = await newClass()
+  const { page } = await running(classId)
+  process.env.ISLANDS_CLOCK = '2026-11-24T10:40:00Z'
+  const [visit] = page.visits
+  const [{ id: pupilId }] = visit.children
+  const first = mark(visit.id, pupilId, { madeAt: '2026-11-24T10:20:00Z' })
+  await recordMark(viewer, { classId, ...first })
+  const correction = mark(visit.id, pupilId, {
+    judged: 'notYet',
+    corrects: first.id,
+    madeAt: '2026-11-23T10:20:00Z',
+  })
+  expect(await recordMark(viewer, { classId, ...correction })).toEqual({ standing: correction.id })
+  // And the next one, by the same slow clock, counts after that.
+  const again = mark(visit.id, pupilId, {
+    judged: 'help',
+    corrects: correction.id,
+    madeAt: '2026-11-23T10:21:00Z',
+  })
+  expect(await recordMark(viewer, { classId, ...again })).toEqual({ standing: again.id })
+})

@@ -11,11 +11,8 @@ import {
 } from '@/core/evidence/mark'
 import type { ShownMark } from '@/server/session-board'
 import { isMark } from './outbox-store'
+import { keyOf, stillOpen, withWaiting, type Taps } from './taps'
 import { useOutbox, type MarksOf } from './use-outbox'
-
-type Tapped = Map<string, MarkValue & { id: string | null; how: How | null }>
-
-const keyOf = (visitId: string, pupilId: string) => `${visitId} ${pupilId}`
 
 interface LastTap {
   visitId: string
@@ -29,7 +26,7 @@ interface LastTap {
  */
 export function useMarks(of: MarksOf, stored: readonly ShownMark[], from: 'seen' | 'sheet' = 'seen') {
   // What was tapped on this page; it speaks before what the server said when the page was made.
-  const [tapped, setTapped] = useState<Tapped>(() => new Map())
+  const [tapped, setTapped] = useState<Taps>(() => new Map())
   const [observer, setObserver] = useState<string | null>(null)
   const [last, setLast] = useState<LastTap | null>(null)
   /** Records of digital stations that were taken back on this page. */
@@ -39,29 +36,24 @@ export function useMarks(of: MarksOf, stored: readonly ShownMark[], from: 'seen'
   const queue = useOutbox(of, ({ observer: device, waiting }) => {
     const self = from === 'sheet' ? readerBeside(device) : device
     setObserver(self)
-    setTapped((before) => {
-      const next = new Map(before)
-      for (const mark of waiting.filter(isMark)) {
-        const { visitId, pupilId } = mark
-        // What a digital station counted is no tap of this device; what was seen elsewhere stands on no board.
-        if (visitId === null || mark.observer !== self || next.has(keyOf(visitId, pupilId))) continue
-        next.set(keyOf(visitId, pupilId), mark)
-      }
-      return next
-    })
+    setTapped((before) => withWaiting(before, waiting.filter(isMark), self))
   })
 
   // What the server has of this device's taps is no longer this page's affair: another page of the device may change it.
   const [known, setKnown] = useState(stored)
+  const [sent, setSent] = useState<ReadonlySet<string>>(() => new Set())
   if (known !== stored) {
     setKnown(stored)
-    const ids = new Set(stored.map(({ id }) => id))
-    const isOpen = ([, tap]: [string, { id: string | null }]) => tap.id === null || !ids.has(tap.id)
-    setTapped((all) => new Map([...all].filter(isOpen)))
+    const waitsHere = new Set(
+      [...queue.state.waiting, ...queue.state.aside.map(({ entry }) => entry)].map(({ id }) => id),
+    )
+    setTapped((all) => stillOpen(all, new Set(stored.map(({ id }) => id)), sent))
+    // By the next answer of the server it has taken in what has left the device by now.
+    setSent(new Set([...tapped.values()].flatMap(({ id }) => (id && !waitsHere.has(id) ? [id] : []))))
   }
 
   const storedHere = useMemo(() => {
-    const own: Tapped = new Map()
+    const own = new Map<string, ShownMark>()
     const others = new Map<string, ShownMark[]>()
     for (const mark of stored) {
       if (takenBack.has(mark.id)) continue

@@ -15,10 +15,12 @@ import { useSaving } from '../sheets/use-saving'
 export function ChildData({
   classId,
   childrenOfClass,
+  erasing: unfinished,
   erase,
 }: {
   classId: string
   childrenOfClass: { id: string; name: string }[]
+  erasing: { pupilId: string }[]
   erase: Action<typeof eraseChild>
 }) {
   const [chosen, setChosen] = useState('')
@@ -55,6 +57,9 @@ export function ChildData({
           </>
         )}
       </div>
+      {unfinished.map(({ pupilId }) => (
+        <Unfinished key={pupilId} classId={classId} pupilId={pupilId} erase={erase} />
+      ))}
       {erasing && child && (
         <Erase
           classId={classId}
@@ -89,9 +94,12 @@ function Erase({
     <SideSheet title={`Erase ${name}`} onClose={onClose}>
       <Problems problems={problems} />
       <p>
-        Every mark, estimate, group and seat of {name} goes, out of the database and out of every backup
-        Islands keeps. There is no way back. Copies you made elsewhere and notes you wrote are yours to look
-        through.
+        This deletes every mark, estimate, group and seat of {name} from the database and from every backup
+        Islands keeps. It can’t be undone. Please check the copies you made elsewhere and your own notes
+        yourself.
+      </p>
+      <p className="small muted">
+        Damaged backups and damaged data folders can’t be searched for one child, so they are deleted.
       </p>
       <p className="small muted">
         A child who only leaves the class need not be erased: export first if unsure.
@@ -120,5 +128,44 @@ function Erase({
       </Button>
       {busy && <progress aria-label="Erasing" />}
     </SideSheet>
+  )
+}
+
+/** An erase that could not get at a file: said without a name, for the child is gone. */
+function Unfinished({
+  classId,
+  pupilId,
+  erase,
+}: {
+  classId: string
+  pupilId: string
+  erase: Action<typeof eraseChild>
+}) {
+  const router = useRouter()
+  const { problems, busy, save, setProblems } = useSaving()
+  return (
+    <div className="caution" role="status">
+      <p>
+        A child you erased may still be in a backup that this computer couldn’t open. Islands tries again
+        every hour.
+      </p>
+      <Problems problems={problems} />
+      <Button
+        variant="quiet"
+        size="sm"
+        disabled={busy}
+        onClick={() =>
+          save(
+            () => erase({ classId, pupilId }),
+            ({ unread }) => {
+              if (unread.length > 0) setProblems([`These can’t be opened: ${unread.join(', ')}.`])
+              else router.refresh()
+            },
+          )
+        }
+      >
+        {busy ? 'Trying again …' : 'Try again now'}
+      </Button>
+    </div>
   )
 }

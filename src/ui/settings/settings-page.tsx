@@ -102,7 +102,14 @@ export function SettingsPage(props: Props) {
               {keeping && <ImportClass />}
             </div>
           </section>
-          {teaches && <ChildData classId={classId} childrenOfClass={page.children} erase={props.erase} />}
+          {teaches && (
+            <ChildData
+              classId={classId}
+              childrenOfClass={page.children}
+              erasing={page.erasing}
+              erase={props.erase}
+            />
+          )}
           <p className="caution">
             Your school’s data-protection policy and the law where you are govern how long records are kept
             and who may see them. At the end of the school year, export what has to stay and erase the rest.
@@ -166,7 +173,7 @@ function Backups(props: WithKeeping) {
         Backups
       </h2>
       <p className="small muted">
-        One a day, and one before anything large is changed. The newest {keeping.mostBackups} stay in{' '}
+        One a day, and one before anything large is changed. The last {keeping.mostBackups} daily ones stay in{' '}
         <code>{keeping.folder}</code>; copy that folder to another computer now and then.
       </p>
       {backups.length === 0 && <p className="muted">The first is made within the hour.</p>}
