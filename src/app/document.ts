@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server'
-import { answer, DatabaseAway } from '@/server/answer'
+import { answer, DatabaseAway, isBusy } from '@/server/answer'
 
 const problem = (status: number, words: string) =>
   NextResponse.json({ ok: false, problems: [words] }, { status })
@@ -25,7 +25,7 @@ export async function answered<T>(work: Promise<T>, made: (value: T) => Response
   try {
     return made(await work)
   } catch (error) {
-    if (error instanceof DatabaseAway) return problem(503, error.message)
+    if (error instanceof DatabaseAway || isBusy(error)) return problem(503, error.message)
     return NextResponse.json(await answer(Promise.reject(error)), { status: 422 })
   }
 }

@@ -4,8 +4,11 @@ import { listenTo } from '@/server/live/hub'
 import type { LiveChange } from '@/core/live/change'
 import type { liveSession } from '@/server/room/pages'
 
-/** A line that says nothing now and then, so that a broken connection is noticed at both ends. */
-const heartbeatMs = 15_000
+/**
+ * A line that says nothing now and then, so that a broken connection is noticed at both ends; and so long at most may
+ * somebody go on listening whose right to it has ended.
+ */
+const heartbeatMs = 4_000
 /** After a broken line a browser comes again after so long. */
 const againMs = 800
 /** Messages that wait for a device at the most. */
@@ -15,7 +18,8 @@ type Asked = Awaited<ReturnType<typeof liveSession>>
 
 /**
  * What happens in a session, as it happens: server-sent events with `LiveChange`s; `over` when there is nothing more.
- * @param asked what the viewer may be told; asked anew at each heartbeat, so that a right that has ended ends here too
+ * @param ask what whoever asks may be told: asked anew at each heartbeat, from the device's token on, so that a right
+ *   that has ended ends here too
  */
 export async function eventStream(
   request: Request,
@@ -65,11 +69,11 @@ export async function eventStream(
       }
       request.signal.addEventListener('abort', stop)
       write(`retry: ${againMs}\n\n`)
-      const { sees, linkId, sessionId } = asked
+      const { sees, sessionId } = asked
       // Ending without a word: the server stops, and the device comes again.
       const gone = (why: 'over' | 'stopping') => (why === 'over' ? over() : close())
       try {
-        leave = await listenTo(classId, sessionId, { ...sees, linkId, tell: send, end: gone })
+        leave = await listenTo(classId, sessionId, { ...sees, tell: send, end: gone })
         if (closed) leave()
       } catch {
         // The database is away for the moment: the device comes again.

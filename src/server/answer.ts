@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { DatabaseAway } from '@/data/away'
+import { isBusy } from './heavy/pool'
 import { NotHere, Refused, type UseCase } from './use-case'
 
-export { DatabaseAway }
+export { DatabaseAway, isBusy }
 
 /** What a server action tells the browser: a value, or why nothing was done. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; problems: string[] }
@@ -23,7 +24,12 @@ export async function answer<T>(work: Promise<T>): Promise<Answer<T>> {
           path.length > 0 ? `${path.join('.')}: ${message}` : message,
         ),
       }
-    if (error instanceof Refused || error instanceof NotHere || error instanceof DatabaseAway)
+    if (
+      error instanceof Refused ||
+      error instanceof NotHere ||
+      error instanceof DatabaseAway ||
+      isBusy(error)
+    )
       return { ok: false, problems: [error.message] }
     throw error
   }

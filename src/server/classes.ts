@@ -26,7 +26,7 @@ import {
 } from '@/data/queries/pupils'
 import { enterClass, type ClassScope } from '@/data/scope'
 import { inTransaction } from '@/data/transaction'
-import { now, todayIn } from './clock'
+import { now, todayIn, isTimeZone } from './clock'
 import { beginEstimates, estimateByYear, rebuildEstimate } from './estimates'
 import {
   asAdult,
@@ -55,15 +55,6 @@ const createClassSchema = z.object({
   timeZone: z.string().max(60).refine(isTimeZone, 'No such time zone.').default('Europe/London'),
   list: listSchema,
 })
-
-function isTimeZone(zone: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: zone })
-    return true
-  } catch {
-    return false
-  }
-}
 
 export const listClasses: UseCase<void, ClassCard[]> = (viewer) =>
   discreetly(async () => (viewer.linkId ? [] : classesOf(await serverDatabase(), viewer.adultId)))

@@ -142,7 +142,7 @@ export function shownMark(record: ObservationRow): ShownMark {
   const { id, observer, pupilId, visitId, judged, right, of, how, linkId, digital, ...row } = record
   const place = { strand: row.strand, step: row.step }
   const played = digital ? { ...place, guess: row.guess, slips: row.slips ?? [] } : null
-  const seen = { judged, right, of, how, place, byLink: linkId !== null, digital: played }
+  const seen = { judged, right, of, how, place, linkId, digital: played }
   return { id, observer, pupilId, visitId: visitId!, ...seen }
 }
 

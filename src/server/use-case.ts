@@ -7,6 +7,7 @@ import { inTransaction, sqlStateOf } from '@/data/transaction'
 import { enterClass, type ClassScope } from '@/data/scope'
 import { partiesOf } from '@/data/queries/adults'
 import { may, type UseCaseName } from './access/who-may'
+import { onBehalfOf } from './asker'
 import { now } from './clock'
 import { Together, type Answer } from './together'
 import type { Viewer } from './viewer'
@@ -51,6 +52,9 @@ export async function discreetly<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
+const discreetlyFor = <T>(viewer: Viewer, work: () => Promise<T>): Promise<T> =>
+  onBehalfOf(viewer, () => discreetly(work))
+
 /** Text that no database keeps: it is refused before anything is done. */
 function refuseNul(value: unknown, depth = 0) {
   if (typeof value === 'string') {
@@ -89,7 +93,7 @@ export function readingClass<Schema extends z.ZodType<InClass>, Output>(
   run: (scope: ClassScope, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
   return (viewer, raw) =>
-    discreetly(async () => {
+    discreetlyFor(viewer, async () => {
       const input = parsed(schema, raw)
       return run(await enter(await serverDatabase(), viewer, name, input.classId), input)
     })
@@ -102,7 +106,7 @@ export function changingClass<Schema extends z.ZodType<InClass>, Output>(
   run: (scope: ClassScope, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
   return (viewer, raw) =>
-    discreetly(async () => {
+    discreetlyFor(viewer, async () => {
       const input = parsed(schema, raw)
       return inTransaction(await serverDatabase(), async (transaction) =>
         run(await enter(transaction, viewer, name, input.classId), input),
@@ -134,7 +138,7 @@ export function changingClassTogether<Schema extends z.ZodType<InClass>, Output>
     (error) => error instanceof NotHere || isAway(error),
   )
   return (viewer, raw) =>
-    discreetly(async () => {
+    discreetlyFor(viewer, async () => {
       const input = parsed(schema, raw)
       return together.do(`${viewer.linkId ?? viewer.adultId} ${input.classId}`, { viewer, input })
     })
@@ -151,7 +155,7 @@ export function preparedChange<Schema extends z.ZodType<InClass>, Prepared, Outp
   run: (scope: ClassScope, prepared: Prepared, input: z.output<Schema>) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
   return (viewer, raw) =>
-    discreetly(async () => {
+    discreetlyFor(viewer, async () => {
       const input = parsed(schema, raw)
       const database = await serverDatabase()
       const prepared = await prepare(await enter(database, viewer, name, input.classId), input)
@@ -172,7 +176,7 @@ export function changingInParts<Schema extends z.ZodType<InClass>, Part>(
   run: (scope: ClassScope, part: Part) => Promise<void>,
 ): UseCase<z.input<Schema>, void> {
   return (viewer, raw) =>
-    discreetly(async () => {
+    discreetlyFor(viewer, async () => {
       const input = parsed(schema, raw)
       const database = await serverDatabase()
       for (const part of await partsOf(await enter(database, viewer, name, input.classId), input))
@@ -189,7 +193,7 @@ export function asAdult<Schema extends z.ZodType, Output>(
   run: (database: Database, input: z.output<Schema>, viewer: Viewer) => Promise<Output>,
 ): UseCase<z.input<Schema>, Output> {
   return (viewer, raw) =>
-    discreetly(async () => {
+    discreetlyFor(viewer, async () => {
       const input = parsed(schema, raw)
       const database = await serverDatabase()
       const parties = viewer.linkId === null ? await partiesOf(database, viewer.adultId) : []

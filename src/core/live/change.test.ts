@@ -32,7 +32,7 @@ const mark = ({ id, judged, visit }: { id: number; judged: string; visit: number
   how: null,
   digital: null,
   place: { strand: 'add', step: 'count-on-10' },
-  byLink: id % 2 === 0,
+  linkId: id % 2 === 0 ? `link ${id % 3}` : null,
 })
 
 const sessionArbitrary = fc
@@ -51,9 +51,14 @@ const sessionArbitrary = fc
     liked: [],
     plan,
     links: [],
+    atStations: [0, 1, 2].map((n) => ({
+      stationId: `station ${n}`,
+      visitIds: [`visit ${n}`],
+      pupilIds: [`child ${n}`, 'child 3'],
+    })),
   }))
 
-const board = ({ clock: now, links: _links, ...rest }: LiveSession): LivePart => ({
+const board = ({ clock: now, links: _links, atStations: _at, ...rest }: LiveSession): LivePart => ({
   ...rest,
   session: { id: 's', ...now },
 })
@@ -61,16 +66,16 @@ const sorted = ({ marks, ...rest }: LivePart) => ({
   ...rest,
   marks: [...marks].sort((a, b) => (a.id < b.id ? -1 : 1)),
 })
-const adult: Sees = { visitIds: null, clockOnly: false, adult: true }
+const adult: Sees = { stationId: null, clockOnly: false, linkId: null }
 
 test('whoever is told what changed has what is there, through any history', () => {
   fc.assert(
     fc.property(fc.array(sessionArbitrary, { minLength: 1, maxLength: 6 }), ([first, ...later]) => {
-      let told = applied(board({ ...first, marks: [], absent: [] }), seenBy(adult, everything(first))!)
+      let told = applied(board({ ...first, marks: [], absent: [] }), seenBy(adult, everything(first), first)!)
       let before = first
       for (const now of later) {
         const change = changeBetween(before, now)
-        const seen = change && seenBy(adult, change)
+        const seen = change && seenBy(adult, change, now)
         // What was finished is never taken back: it only grows.
         const grown = {
           ...now,
@@ -96,22 +101,45 @@ test('nothing is told where nothing changed: time that passes is no change', () 
     liked: [],
     plan: 'a',
     links: [],
+    atStations: [],
   }
   expect(
     changeBetween(session, { ...session, clock: { ...session.clock, leftMs: 5 }, links: ['x'] }),
   ).toBeNull()
 })
 
-test('a station’s link hears of its own visits only and not by whose device an adult saw it; a room’s of the clock alone', () => {
+test('a station’s link hears of its own visits and children only, and whose device it was of no mark but its own; a room’s of the clock alone', () => {
   fc.assert(
     fc.property(sessionArbitrary, (session) => {
-      const one: Sees = { visitIds: new Set(['visit 1']), clockOnly: false, adult: false }
-      const heard = seenBy(one, everything(session))!
+      const one: Sees = { stationId: 'station 1', clockOnly: false, linkId: 'link 1' }
+      const heard = seenBy(one, everything(session), session)!
       expect(heard.marks!.put.every(({ visitId }) => visitId === 'visit 1')).toBe(true)
-      expect(heard.marks!.put.every(({ observer, byLink }) => byLink || observer === '')).toBe(true)
+      expect(heard.marks!.put.every(({ observer, linkId }) => linkId === 'link 1' || observer === '')).toBe(
+        true,
+      )
       expect(heard.finished!.every(({ visitId }) => visitId === 'visit 1')).toBe(true)
-      const room = seenBy({ ...one, clockOnly: true }, everything(session))!
+      expect(heard.absent!.every(({ pupilId }) => ['child 1', 'child 3'].includes(pupilId))).toBe(true)
+      const room = seenBy({ ...one, clockOnly: true }, everything(session), session)!
       expect(Object.keys(room).sort()).toEqual(['clock', 'full', 'plan'])
+    }),
+  )
+})
+
+test('after another plan a station’s link hears of the visits that came to it, and no more of those that left', () => {
+  fc.assert(
+    fc.property(sessionArbitrary, (session) => {
+      const one: Sees = { stationId: 'station 1', clockOnly: false, linkId: 'link 1' }
+      const [first, second, third] = session.atStations
+      const replanned = {
+        ...session,
+        atStations: [
+          { ...first, visitIds: second.visitIds },
+          { ...second, visitIds: [...first.visitIds, ...third.visitIds] },
+        ],
+      }
+      const heard = seenBy(one, everything(replanned), replanned)!
+      const here = session.marks.filter(({ visitId }) => visitId !== 'visit 1')
+      expect(heard.marks!.put.map(({ id }) => id)).toEqual(here.map(({ id }) => id))
     }),
   )
 })

@@ -4,13 +4,18 @@ import type { LiveSession, ShownMark } from './session'
 const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b)
 
 /** What a device is told: at first everything, then what has changed. */
-export interface LiveChange extends Partial<Omit<LiveSession, 'marks' | 'links'>> {
+export interface LiveChange extends Partial<Omit<LiveSession, 'marks' | 'links' | 'atStations'>> {
   /** All there is: whatever the device knew before is forgotten. */
   full?: true
   marks?: { put: ShownMark[]; gone: string[] }
 }
 
-export const everything = ({ marks, links: _links, ...rest }: LiveSession): LiveChange => ({
+export const everything = ({
+  marks,
+  links: _links,
+  atStations: _atStations,
+  ...rest
+}: LiveSession): LiveChange => ({
   ...rest,
   full: true,
   marks: { put: marks, gone: [] },
@@ -35,26 +40,41 @@ export function changeBetween(before: LiveSession, now: LiveSession): LiveChange
 
 /** What one device may be told of it. */
 export interface Sees {
-  /** Visits whose marks it sees; null: of all. */
-  visitIds: ReadonlySet<string> | null
+  /** The one station whose visits it sees, whatever they are by the plan of the moment; null: all. */
+  stationId: string | null
   /** The clock and nothing about children. */
   clockOnly: boolean
-  /** The device of an adult: others are not told by which device an adult saw something. */
-  adult: boolean
+  /** The link it came in by; null: the device of an adult. */
+  linkId: string | null
 }
 
-/** The part of a change that a device may be told; null: nothing of it. */
-export function seenBy({ visitIds, clockOnly, adult }: Sees, change: LiveChange): LiveChange | null {
+/**
+ * A mark as a device may know it. Whoever holds an observer's id records in its name, so a device that came in by a link is
+ * told of no observer but its own.
+ */
+export const asToldTo = (linkId: string | null, mark: ShownMark): ShownMark =>
+  linkId === null || mark.linkId === linkId ? mark : { ...mark, observer: '' }
+
+/**
+ * The part of a change that a device may be told; null: nothing of it.
+ * @param now the session after the change: it says which visits are at the device's station
+ */
+export function seenBy(
+  { stationId, clockOnly, linkId }: Sees,
+  change: LiveChange,
+  { atStations }: Pick<LiveSession, 'atStations'>,
+): LiveChange | null {
   const { marks, absent, finished, liked, ...ofAll } = change
+  const here = stationId === null ? null : atStations.find((one) => one.stationId === stationId)
+  const visitIds = here === null ? null : new Set(here?.visitIds)
   const mine = ({ visitId }: { visitId: string }) => visitIds === null || visitIds.has(visitId)
   const seen: LiveChange = { ...ofAll }
   if (!clockOnly) {
-    if (absent) seen.absent = absent
+    if (absent)
+      seen.absent = absent.filter(({ pupilId }) => here === null || here?.pupilIds.includes(pupilId))
     if (finished) seen.finished = finished.filter(mine)
     if (liked) seen.liked = liked.filter(mine)
-    const put = marks?.put
-      .filter(mine)
-      .map((mark) => (adult || mark.byLink ? mark : { ...mark, observer: '' }))
+    const put = marks?.put.filter(mine).map((mark) => asToldTo(linkId, mark))
     if (marks && (put!.length > 0 || marks.gone.length > 0 || change.full))
       seen.marks = { put: put!, gone: marks.gone }
   }

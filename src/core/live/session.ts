@@ -13,8 +13,8 @@ export type ShownMark = MarkValue &
   Pick<Mark, 'id' | 'observer' | 'pupilId' | 'digital' | 'how'> & {
     visitId: string
     place: StepPlace
-    /** Seen by somebody who came in by a link. */
-    byLink: boolean
+    /** The link of the device that saw it; null: an adult's own device. */
+    linkId: string | null
   }
 
 /** The clock of a session, as it stood when it was told. */
@@ -79,6 +79,14 @@ export interface LiveSession {
   liked: Liked[]
   /** Another one when who goes where has changed: then the page is to be read anew. */
   plan: string
-  /** Links that are good. */
+  /** Links that are good. Told to nobody. */
   links: string[]
+  /** Who is at each station, by the plan of the moment: what a device at one station may hear of. Told to nobody as such. */
+  atStations: AtStation[]
+}
+
+export interface AtStation {
+  stationId: string
+  visitIds: string[]
+  pupilIds: string[]
 }

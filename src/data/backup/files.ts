@@ -168,8 +168,23 @@ export async function readDocumentFile(file: string): Promise<IslandsDocument> {
   return readDocument(text)
 }
 
+/** No document of ours is nested so deep; one that is would exhaust whatever reads it. */
+const deepest = 60
+
+/** True if brackets of JSON are open within each other more than `most` times. */
+function isNestedDeeper(text: string, most: number): boolean {
+  let depth = 0
+  for (const [found] of text.matchAll(/"(?:[^"\\]|\\.)*"|[[{]|[\]}]/g))
+    if (found === '[' || found === '{') {
+      if (++depth > most) return true
+    } else if (found === ']' || found === '}') depth--
+  return false
+}
+
 /** @throws {NotOurs} where the text is no document of Islands */
 export function readDocument(text: string): IslandsDocument {
+  if (isNestedDeeper(text, deepest))
+    throw new NotOurs('This is not a document of Islands: it is nested too deep.')
   let value: unknown
   try {
     value = JSON.parse(text)

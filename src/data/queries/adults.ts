@@ -1,6 +1,15 @@
 import { and, count, eq, gt, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../connection'
-import { adult, classroom, invitation, membership, signedIn, type ClassRole, type Office } from '../schema'
+import {
+  adult,
+  classroom,
+  invitation,
+  link,
+  membership,
+  signedIn,
+  type ClassRole,
+  type Office,
+} from '../schema'
 
 type Db = Database | Transaction
 export type AdultRow = typeof adult.$inferSelect
@@ -63,15 +72,21 @@ export async function insertAdult(db: Db, row: AdultRow) {
   await db.insert(adult).values(row)
 }
 
-/** An adult leaves: no class, no office, no way in. Its name stays on nothing but what it recorded. */
-export async function retireAdult(db: Db, id: string) {
+/**
+ * An adult leaves: no class, no office, no way in, nor any for the devices it let in. Its name stays on nothing but what it
+ * recorded.
+ * @returns the sessions whose devices were let in by it
+ */
+export async function retireAdult(db: Db, id: string): Promise<string[]> {
   await db.delete(signedIn).where(eq(signedIn.adultId, id))
   await db.delete(invitation).where(eq(invitation.madeBy, id))
+  const links = await db.delete(link).where(eq(link.madeBy, id)).returning({ sessionId: link.sessionId })
   await db.delete(membership).where(eq(membership.adultId, id))
   await db
     .update(adult)
     .set({ schoolId: null, office: null, signInName: null, password: null })
     .where(eq(adult.id, id))
+  return [...new Set(links.map(({ sessionId }) => sessionId))]
 }
 
 export async function setRole(db: Db, adultId: string, classId: string, role: ClassRole) {

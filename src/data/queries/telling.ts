@@ -4,7 +4,7 @@ import { stationSession } from '../schema'
 import type { ClassScope } from '../scope'
 
 /** Tells every device of a session that something in it changed, once the transaction is committed; on all instances. */
-export async function tellOf({ db }: ClassScope, sessionIds: Iterable<string>) {
+export async function tellOf({ db }: Pick<ClassScope, 'db'>, sessionIds: Iterable<string>) {
   for (const id of new Set(sessionIds)) await db.execute(sql`select pg_notify(${sessionChannel}, ${id})`)
 }
 

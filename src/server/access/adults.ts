@@ -7,6 +7,7 @@ import {
   retireAdult,
   type AdultOfSchool,
 } from '@/data/queries/adults'
+import { tellOf } from '@/data/queries/telling'
 import { offices, classRoles } from '@/data/schema'
 import { inTransaction } from '@/data/transaction'
 import { classIdSchema } from '../classes'
@@ -76,7 +77,7 @@ export const letAdultGo = asAdult(
       const alone = await onlyTeacherOf(transaction, adultId)
       if (alone.length > 0)
         throw new Refused(`${alone.join(', ')} would be without a teacher. Ask another one in first.`)
-      await retireAdult(transaction, adultId)
+      await tellOf({ db: transaction }, await retireAdult(transaction, adultId))
     })
   },
 )

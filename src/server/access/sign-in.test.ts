@@ -16,6 +16,7 @@ import {
   signOutEverywhere,
   viewerOfDevice,
 } from './sign-in'
+import { Lane } from './lane'
 import { Tries } from './tries'
 
 openTestSchool()
@@ -36,17 +37,39 @@ test('a password is kept with a salt of its own, and is told from every other on
   expect(await isPassword('three small boats', null)).toBe(false)
 })
 
-test('tries are counted by whom they come from and in all, and forgotten with time', () => {
+test('tries count from their beginning, for each sender alone, until they turn out right or time has passed', () => {
   let now = 0
-  const tries = new Tries({ each: { tries: 2, ms: 1000 }, all: { tries: 3, ms: 5000 } }, () => now)
-  for (const from of ['a', 'a']) tries.count(from)
-  expect([tries.areTooMany('a'), tries.areTooMany('b')]).toEqual([true, false])
-  tries.count('b')
-  expect(tries.areTooMany('c')).toBe(true)
-  now = 1500
-  expect([tries.areTooMany('a'), tries.areTooMany('c')]).toEqual([true, true])
-  now = 5001
-  expect(tries.areTooMany('a')).toBe(false)
+  const tries = new Tries({ tries: 2, ms: 1000 }, () => now)
+  const right = tries.begin('a')
+  expect(tries.waitMs('a')).toBe(0)
+  now = 400
+  tries.begin('a')
+  expect([tries.waitMs('a'), tries.waitMs('b')]).toEqual([600, 0])
+  right()
+  expect([tries.waitMs('a'), tries.recent('a')]).toEqual([0, 1])
+  tries.begin('a')
+  now = 1399
+  expect(tries.waitMs('a')).toBe(1)
+  now = 1400
+  expect(tries.waitMs('a')).toBe(0)
+})
+
+test('in a lane one works at a time; who was wrong least comes first, and of too many the one who was wrong most is turned away', async () => {
+  const lane = new Lane(3)
+  const done: string[] = []
+  let working = 0
+  const work = (name: string) => async () => {
+    expect(++working).toBe(1)
+    await new Promise((resolve) => setTimeout(resolve, 2))
+    working--
+    done.push(name)
+  }
+  const ask = (name: string, rank: number) =>
+    lane.run(rank, work(name)).catch((error: Error) => done.push(`${name} ${error.constructor.name}`))
+  await Promise.all([ask('first', 9), ask('c', 4), ask('b', 2), ask('d', 5), ask('a', 0), ask('e', 7)])
+  expect(done.filter((one) => !one.includes('LaneFull'))).toEqual(['first', 'a', 'b', 'c'])
+  expect(done.filter((one) => one.includes('LaneFull')).sort()).toEqual(['d LaneFull', 'e LaneFull'])
+  expect(lane.isIdle).toBe(true)
 })
 
 test('an account: signs in by name and password alone, everywhere out again; a wrong one is told like a wrong name', async () => {
@@ -105,4 +128,24 @@ test('asked into a class once; let go, the account keeps nothing, but a class is
   const alone = await adultWho({ teaches: classId })
   await letAdultGo(viewer, { adultId: alone.adultId })
   await expect(letAdultGo(viewer, { adultId: viewer.adultId })).rejects.toThrow('yourself')
+})
+
+test('of two hundred wrong passwords at once from one address five are looked at; others still get in', async () => {
+  const password = 'five green bottles'
+  const name = 'morgan2'
+  const made = await inviteToClass(viewer, { classId: await newClass(), role: 'helper' })
+  await acceptInvitation({ token: made.token, name: 'Morgan', signInName: name, password })
+  const attacker = crypto.randomUUID()
+  const wrong = Array.from({ length: 200 }, (_, n) =>
+    signIn(attacker, { signInName: name, password: `wrong ${n} wrong` }).catch(
+      (error: Error) => error.message,
+    ),
+  )
+  const right = signIn(crypto.randomUUID(), { signInName: name, password })
+  expect(await right).toMatchObject({ token: expect.any(String) as string })
+  const said = await Promise.all(wrong)
+  expect(said.filter((one) => String(one).startsWith('That name and password'))).toHaveLength(5)
+  expect(
+    said.filter((one) => /^Too many wrong tries from this device. Wait \d+ seconds/.test(String(one))),
+  ).toHaveLength(195)
 })

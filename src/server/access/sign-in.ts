@@ -22,7 +22,8 @@ import { asAdult, discreetly, NotHere, parsed, Refused } from '../use-case'
 import { nobody, viewerOf, type Viewer } from '../viewer'
 import { hashOfPassword, isPassword, passwordSchema } from './passwords'
 import { hashOfToken, newToken } from './tokens'
-import { Tries, usualLimits } from './tries'
+import { Lane, LaneFull } from './lane'
+import { tooManyTries, Tries, usualLimit } from './tries'
 
 /** A device is known for so long after an adult signed in on it. */
 export const knownForDays = 30
@@ -35,30 +36,74 @@ const signInNameSchema = z
   .regex(/^[a-z0-9][a-z0-9._-]{2,39}$/, 'Three letters at least: a to z, figures, dots and dashes.')
 const nameSchema = z.string().trim().min(1, 'Give a name.').max(60)
 
-/** Wrong tries of passwords, by address and by name; kept on globalThis because routes are bundled apart. */
-const shared = globalThis as { islandsTries?: { address: Tries; name: Tries } }
-const tries = () =>
-  (shared.islandsTries ??= { address: new Tries(usualLimits), name: new Tries(usualLimits) })
+/** Above so many wrong passwords within an hour an account is tried slowly, whoever tries. */
+const manyOfAnAccount = { tries: 40, ms: 3_600_000 }
+/** An account that is tried slowly is tried once in so long. */
+const slowlyMs = 2_000
+/** More wait for nobody: with half a second each the last one is served within half a minute. */
+const mostWaiting = 60
+
+/** What stands between a stranger and the passwords. */
+interface Door {
+  address: Tries
+  account: Tries
+  /** A password is looked at for half a second of a core and 128 MB: one at a time leaves the rest to the class. */
+  lane: Lane
+  slowly: Map<string, Lane>
+}
+/** Kept on globalThis because routes are bundled apart. */
+const shared = globalThis as { islandsDoor?: Door }
+const door = () =>
+  (shared.islandsDoor ??= {
+    address: new Tries(usualLimit),
+    account: new Tries(manyOfAnAccount),
+    lane: new Lane(mostWaiting),
+    slowly: new Map(),
+  })
+
+/** Looks at a password when it is its turn: whoever has not been wrong lately comes first. @param from its address */
+async function passwordInTurn(from: string, name: string, password: string, kept: string | null) {
+  const { address, account, lane, slowly } = door()
+  const rank = address.recent(from)
+  const look = () => lane.run(rank, () => isPassword(password, kept))
+  if (account.waitMs(name) === 0) return look()
+  const own = slowly.get(name) ?? new Lane(mostWaiting, slowlyMs)
+  slowly.set(name, own)
+  try {
+    return await own.run(rank, look)
+  } finally {
+    for (const [other, one] of slowly) if (one.isIdle) slowly.delete(other)
+  }
+}
 
 const signInSchema = z.object({ signInName: z.string().max(100), password: z.string().max(200) })
 
 /**
  * Signs in: a token for the device, another one each time.
- * @throws {Refused} alike for a wrong name and a wrong password, and after too many tries of either
+ * @throws {Refused} alike for a wrong name and a wrong password, and after too many tries from one address
  */
 export const signIn = (from: string, raw: z.input<typeof signInSchema>): Promise<{ token: string }> =>
   discreetly(async () => {
     const { signInName, password } = parsed(signInSchema, raw)
     const name = signInName.trim().toLowerCase()
-    if (tries().address.areTooMany(from) || tries().name.areTooMany(name))
-      throw new Refused('Too many tries. Wait a minute, then try again.')
+    const { address, account } = door()
+    const waitMs = address.waitMs(from)
+    if (waitMs > 0) throw new Refused(tooManyTries(waitMs))
+    const [right, rightName] = [address.begin(from), account.begin(name)]
     const database = await serverDatabase()
     const adult = await adultBySignIn(database, name)
-    if (!(await isPassword(password, adult?.password ?? null)) || !adult) {
-      tries().address.count(from)
-      tries().name.count(name)
-      throw new Refused('That name and password don’t go together.')
-    }
+    const isRight = await passwordInTurn(from, name, password, adult?.password ?? null).catch(
+      (error: unknown) => {
+        if (!(error instanceof LaneFull)) throw error
+        // It was not looked at, so it was not wrong.
+        right()
+        rightName()
+        throw new Refused('A lot of people are signing in just now. Wait half a minute, then try again.')
+      },
+    )
+    if (!isRight || !adult) throw new Refused('That name and password don’t go together.')
+    right()
+    rightName()
     await forgetOutdated(database, now())
     return { token: await letIn(database, adult.id) }
   })
@@ -155,8 +200,11 @@ const joinSchema = z.object({
 export const acceptInvitation = (raw: z.input<typeof joinSchema>): Promise<{ token: string }> =>
   discreetly(async () => {
     const { token, name, signInName, password } = parsed(joinSchema, raw)
+    const database = await serverDatabase()
+    // Asked before the costly part: a stranger without an invitation costs nothing.
+    if (!(await invitationOf(database, hashOfToken(token), now()))) throw new NotHere()
     const hash = await hashOfPassword(password)
-    return inTransaction(await serverDatabase(), async (transaction) => {
+    return inTransaction(database, async (transaction) => {
       const found = await invitationOf(transaction, hashOfToken(token), now(), true)
       if (!found) throw new NotHere()
       const id = crypto.randomUUID()

@@ -14,16 +14,29 @@ const linkPath = '/here'
  * else nobody. A link counts for nothing here.
  */
 export async function currentViewer(): Promise<Viewer> {
+  return (await viewerOnDevice())()
+}
+
+/** The same to be asked again and again, as long as an answer goes on: who signed out meanwhile is nobody. */
+export async function viewerOnDevice(): Promise<() => Promise<Viewer>> {
   const token = (await cookies()).get(adultCookie)?.value
-  const signedIn = token === undefined ? nobody : await viewerOfDevice(token)
-  if (!isNobody(signedIn)) return signedIn
-  return (await isOwnComputer()) ? ownTeacher() : nobody
+  const own = await isOwnComputer()
+  return async () => {
+    const signedIn = token === undefined ? nobody : await viewerOfDevice(token)
+    if (!isNobody(signedIn)) return signedIn
+    return own ? ownTeacher() : nobody
+  }
 }
 
 /** The device whose link this is; null: it has none, or one that is over. */
 export async function currentLink(): Promise<LinkedDevice | null> {
+  return (await linkOfDevice())()
+}
+
+/** The same to be asked again and again, as long as an answer goes on. */
+export async function linkOfDevice(): Promise<() => Promise<LinkedDevice | null>> {
   const token = (await cookies()).get(linkCookie)?.value
-  return token === undefined ? null : linkedDevice(token)
+  return async () => (token === undefined ? null : linkedDevice(token))
 }
 
 const isOwnComputer = async () => ownComputerIsOpen() && askedFromHere(await headers())

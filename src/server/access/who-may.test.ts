@@ -19,7 +19,7 @@ import { gamePage, stopWaiting } from '../games/game'
 import { gamesPage } from '../games/list'
 import { discardDraft, keepDraft } from '../drafts/drafts'
 import { backUpNow, lookIntoBackup, restoreBackup } from '../keeping/backups'
-import { exportChild, exportClass, exportClassList, importClass } from '../keeping/documents'
+import { exportChild, exportClass, exportClassList, importClass, mayImport } from '../keeping/documents'
 import { eraseChild } from '../keeping/erase'
 import { settingsPage } from '../keeping/settings'
 import { forgetLikings, forgetPace } from '../habits'
@@ -165,6 +165,7 @@ async function attempts() {
     exportClass: (who) => exportClass(who, { classId }),
     exportClassList: (who) => exportClassList(who, { classId }),
     exportChild: (who) => exportChild(who, { classId, pupilId }),
+    mayImport: (who) => mayImport(who, {}),
     importClass: (who) => importClass(who, { text, mode: 'preview' }),
     backUpNow: (who) => backUpNow(who, {}),
     lookIntoBackup: (who) => lookIntoBackup(who, { name }),
@@ -348,7 +349,7 @@ test('routes, actions and pages reach data only through use cases, for whoever a
       const calls = [...code.matchAll(new RegExp(`(?<!load)\\(?\\b${useCase}\\(([^)]{0,30})`, 'g'))].map(
         ([, first]) => first,
       )
-      const forWhom = /^(await (currentViewer|signedIn)\(|viewer\b|device\.viewer|asked\.viewer)/
+      const forWhom = /^(await (currentViewer|signedIn|viewer)\(|viewer\b|device\.viewer|asked\.viewer)/
       expect([name, useCase, calls.filter((first) => !forWhom.test(first))]).toEqual([name, useCase, []])
     }
   }

@@ -100,6 +100,7 @@ export const whoMay = {
   exportClassList: reading,
   exportChild: teaching,
   eraseChild: teaching,
+  mayImport: ofSchool,
   importClass: ofSchool,
   backUpNow: ofSchool,
   lookIntoBackup: ofSchool,

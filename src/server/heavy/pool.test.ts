@@ -36,7 +36,7 @@ const why = (work: Promise<unknown>) =>
     (error: unknown) => (error instanceof Stopped ? error.why : (error as Error).message),
   )
 
-test('one job at a time, the newest of those that wait first; this thread stays free meanwhile', async () => {
+test('one job at a time, the oldest of those that wait first; this thread stays free meanwhile', async () => {
   const order: number[] = []
   const ask = (name: 'tells' | 'slow', input: number) =>
     thread.run(name, input, { limitMs }).then((result) => order.push(result))
@@ -44,8 +44,38 @@ test('one job at a time, the newest of those that wait first; this thread stays 
   const timer = setInterval(() => ticks++, 5)
   await Promise.all([ask('slow', 300), ask('tells', 1), ask('tells', 2), ask('tells', 3)])
   clearInterval(timer)
-  expect(order).toEqual([300, 3, 2, 1])
+  expect(order).toEqual([300, 1, 2, 3])
   expect(ticks).toBeGreaterThan(20)
+})
+
+test('people take turns: who asks for one thing does not wait for all that another asked for before', async () => {
+  let asker = 'busy bee'
+  const shared = new HeavyThread<Jobs>(script, () => asker)
+  const order: string[] = []
+  const ask = (who: string, name: 'tells' | 'slow', input: number) => {
+    asker = who
+    return shared.run(name, input, { limitMs }).then((result) => order.push(`${who} ${result}`))
+  }
+  await Promise.all([
+    ask('one', 'slow', 100),
+    ...[1, 2, 3, 4].map((n) => ask('one', 'tells', n)),
+    ask('other', 'tells', 1),
+    ask('other', 'tells', 2),
+    ask('third', 'tells', 1),
+  ])
+  expect(order).toEqual([
+    'one 100', 'other 1', 'third 1', 'one 1', 'other 2', 'one 2', 'one 3', 'one 4',
+  ]) // prettier-ignore
+  await shared.close()
+})
+
+test('what nobody waits for any more is not begun', async () => {
+  let isStale = false
+  const first = why(thread.run('slow', 100, { limitMs }))
+  const forgotten = why(thread.run('endless', 0, { limitMs, isStale: () => isStale }))
+  const wanted = why(thread.run('tells', 1, { limitMs }))
+  isStale = true
+  expect(await Promise.all([first, forgotten, wanted])).toEqual(['done', 'cancelled', 'done'])
 })
 
 test('what takes too long is stopped, and the next job has a new thread', async () => {
@@ -79,13 +109,17 @@ test('a job that fails is told; a thread that ends takes only its job with it', 
   expect(await next).toBe(5)
 })
 
-test('of too many that wait the oldest is let go', async () => {
-  const first = why(thread.run('slow', 100, { limitMs }))
-  const all = Array.from({ length: 14 }, (_, i) => why(thread.run('tells', i, { limitMs })))
-  expect(await Promise.all([first, ...all])).toEqual([
-    'done',
-    'cancelled',
-    'cancelled',
-    ...Array<string>(12).fill('done'),
-  ])
+test('of too many the last to come are told when to come again, each person’s counted apart; none that waited is lost', async () => {
+  let asker = 'one'
+  const shared = new HeavyThread<Jobs>(script, () => asker)
+  const first = why(shared.run('slow', 100, { limitMs }))
+  const all = Array.from({ length: 14 }, (_, i) => why(shared.run('tells', i, { limitMs })))
+  asker = 'other'
+  const other = why(shared.run('tells', 1, { limitMs }))
+  const answers = await Promise.all([first, ...all])
+  expect(answers.slice(0, 13)).toEqual(Array<string>(13).fill('done'))
+  for (const answer of answers.slice(13))
+    expect(answer).toMatch(/Try again in about (a second|\d+ seconds)\.$/)
+  expect(await other).toBe('done')
+  await shared.close()
 })

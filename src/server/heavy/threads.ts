@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { whenStopping } from '@/data/when-stopping'
-import { HeavyThread, Stopped } from './pool'
+import { currentAsker } from '../asker'
+import { HeavyThread, isTooLong } from './pool'
 import type { HeavyJobs } from './jobs'
 
 /** Threads of their own: a plan or a page, worked out in a moment, does not wait for a game that takes seconds. */
@@ -16,9 +17,9 @@ function threads(): Threads {
   const script = join(process.cwd(), '.islands/bundle/heavy.mjs')
   whenStopping('last', 'threads', closeThreads)
   return (shared.islandsThreads ??= {
-    plans: new HeavyThread<HeavyJobs>(script),
-    prints: new HeavyThread<HeavyJobs>(script),
-    games: new HeavyThread<HeavyJobs>(script),
+    plans: new HeavyThread<HeavyJobs>(script, currentAsker),
+    prints: new HeavyThread<HeavyJobs>(script, currentAsker),
+    games: new HeavyThread<HeavyJobs>(script, currentAsker),
   })
 }
 
@@ -42,6 +43,8 @@ export async function closeThreads() {
 export type SoFar<T> = { state: 'done'; value: T } | { state: 'working' } | { state: 'too-long' }
 
 interface Asked {
+  /** When a page wanted to know last. */
+  at: number
   settled: SoFar<unknown>
   work: Promise<unknown>
   stop: AbortController
@@ -54,6 +57,8 @@ const mostKept = 400
 const patienceMs = 150
 /** What a class waits to see may take a little longer. */
 const patienceToShowMs = 500
+/** A page that still waits asks every second or so: what nobody asks for any more is not begun. */
+const forgottenMs = 8_000
 /** Nobody waits longer for one game's figures. */
 const limitMs = 20_000
 
@@ -70,19 +75,24 @@ export async function soFar<N extends 'analyse' | 'advise' | 'demonstrate' | 'st
   let asked = kept.get(key)
   if (!asked) {
     const stop = new AbortController()
-    const made: Asked = { settled: { state: 'working' }, stop, work: Promise.resolve() }
+    const made: Asked = { at: Date.now(), settled: { state: 'working' }, stop, work: Promise.resolve() }
     made.work = gameThread()
-      .run(name, input, { limitMs, signal: stop.signal })
+      .run(name, input, {
+        limitMs,
+        signal: stop.signal,
+        isStale: () => Date.now() - made.at > forgottenMs,
+      })
       .then((value) => (made.settled = { state: 'done', value }))
       .catch((error: unknown) => {
         // What took too long once does so again; anything else may be asked for anew.
-        if (error instanceof Stopped && error.why === 'too-long') made.settled = { state: 'too-long' }
+        if (isTooLong(error)) made.settled = { state: 'too-long' }
         else kept.delete(key)
       })
     if (kept.size >= mostKept) kept.delete(kept.keys().next().value!)
     kept.set(key, made)
     asked = made
   }
+  asked.at = Date.now()
   if (asked.settled.state === 'working')
     await Promise.race([asked.work, after(name === 'demonstrate' ? patienceToShowMs : patienceMs)])
   return asked.settled as Value

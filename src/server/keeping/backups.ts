@@ -28,7 +28,15 @@ export const backUp = (database: Database, reason: BackupReason): Promise<Backup
     atOneMoment(database, (snapshot) => writeBackup(ownBackupFolder(), reason, dumpText(snapshot))),
   )
 
-export const backUpNow = asAdult('backUpNow', z.object({}), (database) => backUp(database, 'by-hand'))
+export const backUpNow = asAdult('backUpNow', z.object({}), (database) =>
+  backUp(database, 'by-hand').catch((error: unknown) => {
+    // The system says with such a code why it could not write: a full disk, a folder that is not ours.
+    const code = String((error as { code?: unknown } | null)?.code)
+    if (!/^E[A-Z]+$/.test(code)) throw error
+    const why = code === 'ENOSPC' ? 'the disk is full' : `this computer can’t write to the folder (${code})`
+    throw new Refused(`The backup couldn’t be made: ${why}. What is kept in Islands is safe.`)
+  }),
+)
 
 /** What is wrong with a document is said to the person. */
 export async function refusing<T>(work: Promise<T>): Promise<T> {

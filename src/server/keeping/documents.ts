@@ -75,6 +75,9 @@ export interface ImportPreview {
   rows: number
 }
 
+/** Asked before a document is so much as read. @throws {NotHere} where the viewer may not bring in a class */
+export const mayImport = asAdult('mayImport', z.object({}), async () => undefined)
+
 /**
  * Brings in the document of a class: as a new class, merged with the one that is there (what is there stays, what
  * is not is added), or in its place. What there is is backed up first.

@@ -217,6 +217,11 @@ describe('a document that is not in order', () => {
       'another class',
     ],
     [
+      'a time zone that is nowhere',
+      ({ tables }) => (tables.classroom[0].time_zone = 'Mars/Base'),
+      'No such time zone',
+    ],
+    [
       'a step that is not there',
       ({ tables }) => (tables.placement[0].step = 'to-the-moon'),
       'placement, row 1, step',
@@ -367,4 +372,21 @@ test('a class moves to another school with a note by an adult who never marked a
   for (const { adult_id } of document.tables.note) expect(adults).toContain(adult_id)
   await importClass(viewer, { text: JSON.stringify(document), mode: 'replace' })
   expect((await exportClass(viewer, { classId })).tables).toEqual(document.tables)
+})
+
+test('what can’t be read or written is told in words: JSON without end, a folder that is no folder', async () => {
+  const deep = '['.repeat(200_000) + ']'.repeat(200_000)
+  await expect(importClass(viewer, { text: deep, mode: 'preview' })).rejects.toThrow('nested too deep')
+  const file = join(ownBackupFolder(), 'a-file')
+  writeFileSync(file, '')
+  process.env.ISLANDS_BACKUPS = join(file, 'inside')
+  await expect(backUpNow(viewer, {})).rejects.toThrow(/couldn’t be made: this computer can’t write/)
+})
+
+test('a class whose time zone this computer does not know opens all the same', async () => {
+  const classId = await newClass()
+  const database = await serverDatabase()
+  await database.execute(sql`update classroom set time_zone = 'Mars/Base' where id = ${classId}`)
+  expect((await harbourPage(viewer, { classId })).children).toBe(8)
+  await database.execute(sql`update classroom set time_zone = 'Europe/London' where id = ${classId}`)
 })

@@ -17,6 +17,7 @@ import { aroundSchema } from '@/core/planning/timetable'
 import { hasStep, strandIds } from '@/core/skills'
 import { classRoles } from '@/data/schema'
 import type { IslandsDocument } from '@/data/backup/document'
+import { isTimeZone } from '../clock'
 import { Refused } from '../use-case'
 
 const id = z.uuid()
@@ -35,7 +36,7 @@ const rowSchemas = {
     id,
     name: z.string().min(1).max(40),
     year_group: yearGroupSchema,
-    time_zone: text(60),
+    time_zone: text(60).refine(isTimeZone, 'No such time zone.'),
     created_at: at,
   }),
   membership: z.strictObject({ adult_id: id, class_id: id, role: z.enum(classRoles) }),

@@ -1,12 +1,15 @@
+import { sql } from 'drizzle-orm'
+import { serverDatabase } from '@/data/server-database'
 import { addChildren, changeChild, setLeft } from '../classes'
 import { eraseChild } from '../keeping/erase'
 import { recordMark } from '../marks/marks'
-import { endLinks } from '../room/links'
+import { letAdultGo } from '../access/adults'
+import { comeIn, endLinks, linkedDevice, makeLink } from '../room/links'
 import { liveSession } from '../room/pages'
 import { tell } from '../room/tell'
 import { runPage, tapClock } from '../run'
 import type { Viewer } from '../viewer'
-import { deviceWith } from '../testing/parties'
+import { adultWho, deviceWith } from '../testing/parties'
 import { list, mark, newClass, openTestSchool, running, viewer } from '../testing/school'
 import type { LiveChange } from '@/core/live/change'
 import { endHubs, listenTo } from './hub'
@@ -16,12 +19,11 @@ afterAll(endHubs)
 
 /** A device that listens, with what it was told. */
 async function listening(who: Viewer, classId: string, sessionId: string) {
-  const { sees, linkId } = await liveSession(who, { classId, sessionId })
+  const { sees } = await liveSession(who, { classId, sessionId })
   const told: LiveChange[] = []
   let ended: string | null = null
   const leave = await listenTo(classId, sessionId, {
     ...sees,
-    linkId,
     tell: (change) => told.push(change),
     end: (why) => (ended = why),
   })
@@ -119,4 +121,36 @@ test('a link that was ended, and a session that has ended, end the line of those
   await room.until(() => room.ended() === 'over', 'the end of the session')
   await teacher.until(() => teacher.told.some(({ clock }) => clock?.state === 'done'), 'the end')
   expect(teacher.ended()).toBeNull()
+})
+
+test('who was let in by an adult that leaves the school is out at once', async () => {
+  const classId = await newClass()
+  const { sessionId } = await running(classId)
+  const colleague = await adultWho({ teaches: classId })
+  const { token } = await makeLink(colleague, { classId, sessionId, kind: 'helper' })
+  const { token: own } = await comeIn(crypto.randomUUID(), { token })
+  const helper = (await linkedDevice(own))!
+  const line = await listening(helper.viewer, classId, sessionId)
+  await letAdultGo(viewer, { adultId: colleague.adultId })
+  await line.until(() => line.ended() === 'over', 'the end')
+  expect(await linkedDevice(own)).toBeNull()
+})
+
+test('after another plan a helper’s line hears of the visits that came to its station', async () => {
+  const classId = await newClass()
+  const { sessionId, page } = await running(classId)
+  const [here, there] = page.stations
+  const moved = page.visits.find(({ stationId, slot }) => stationId === there.id && slot === 0)!
+  const helper = await deviceWith(classId, sessionId, { kind: 'helper', stationId: here.id })
+  const line = await listening(helper, classId, sessionId)
+  // As a change of the plan leaves it: the group that was to be there is here.
+  const database = await serverDatabase()
+  await database.execute(sql`update visit set station_id = ${here.id} where id = ${moved.id}`)
+  const madeAt = '2026-11-24T10:20:00Z'
+  await recordMark(viewer, { classId, ...mark(moved.id, moved.children[0].id, { madeAt }) })
+  const heard = () => line.told.flatMap(({ marks }) => marks?.put ?? [])
+  await line.until(() => heard().some(({ visitId }) => visitId === moved.id), 'the mark')
+  // Whose device it was is no affair of the helper's.
+  expect(heard().every(({ observer }) => observer === '')).toBe(true)
+  line.leave()
 })

@@ -8,8 +8,6 @@ import { readLive } from './snapshot'
 
 /** A device that listens. */
 export interface Listener extends Sees {
-  /** The link it came in by; null: an adult. */
-  linkId: string | null
   tell(change: LiveChange): void
   /** There is nothing more to hear: the session or the link has ended; or the server stops, and can be asked again. */
   end(why: 'over' | 'stopping'): void
@@ -87,8 +85,10 @@ class SessionHub {
     this.last = now
     const change = before && changeBetween(before, now)
     for (const listener of this.listeners) {
-      const told = this.fresh.delete(listener) ? everything(now) : change
-      const seen = told && seenBy(listener, told)
+      // Where the plan has changed other visits may be at its station: what was marked there before is news to it.
+      const anew = change?.plan !== undefined && listener.stationId !== null
+      const told = this.fresh.delete(listener) || anew ? everything(now) : change
+      const seen = told && seenBy(listener, told, now)
       if (seen) listener.tell(seen)
       const linkIsOver =
         listener.linkId !== null && (now.clock.state === 'done' || !now.links.includes(listener.linkId))

@@ -1,9 +1,9 @@
-import type { LiveSession, ShownMark } from '@/core/live/session'
-import { groupingOf } from '@/data/queries/groupings'
+import type { AtStation, LiveSession, ShownMark } from '@/core/live/session'
+import { groupingOf, type StoredGrouping } from '@/data/queries/groupings'
 import { linksOf } from '@/data/queries/links'
 import { observationsById, standingIdsOfVisits } from '@/data/queries/observations'
 import { finishedOf, likedOf } from '@/data/queries/outcomes'
-import { absentOf, sessionOf } from '@/data/queries/sessions'
+import { absentOf, sessionOf, type StoredSession } from '@/data/queries/sessions'
 import type { ClassScope } from '@/data/scope'
 import { now } from '../clock'
 import { clockOf, namesOf, shownMark } from '../session-board'
@@ -38,7 +38,18 @@ export async function readLive(
     liked,
     plan: planRevision(session, grouping, await namesOf(scope)),
     links,
+    atStations: atStationsOf(session, grouping),
   }
+}
+
+/** Which visits and which children are at each station. */
+function atStationsOf({ stations, visits }: StoredSession, { groups }: StoredGrouping): AtStation[] {
+  const inGroup = new Map(groups.map(({ id, pupils }) => [id, pupils]))
+  return stations.map(({ id: stationId }) => {
+    const here = visits.filter((visit) => visit.stationId === stationId)
+    const seated = here.flatMap(({ seats, groupId }) => [...seats.flat(), ...(inGroup.get(groupId) ?? [])])
+    return { stationId, visitIds: here.map(({ id }) => id), pupilIds: [...new Set(seated)] }
+  })
 }
 
 /** The marks that stand, the oldest first; those known before are the same objects. */

@@ -117,8 +117,8 @@ export const workOutPlan = (plan: Plan, context: PlanContext): Promise<PlanView>
 
 /** Games that would go as well; none as long as they are not worked out: a plan does not wait for them. */
 export async function otherGamesFor(context: PlanContext, slotMinutes: number): Promise<OtherGame[]> {
-  const found = remembered(planThread(), 'otherGames', { context, slotMinutes }, limitMs)
-  found.catch(() => [])
+  // Nor does it fail with them.
+  const found = remembered(planThread(), 'otherGames', { context, slotMinutes }, limitMs).catch(() => [])
   return Promise.race([found, setTimeout(soonMs, [])])
 }
 

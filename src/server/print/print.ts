@@ -21,6 +21,7 @@ import { childrenOf, type Child } from '../children'
 import { classIdSchema } from '../classes'
 import { habitsOf } from '../habits'
 import { remembered } from '../heavy/remembered'
+import { isBusy } from '../heavy/pool'
 import { printThread } from '../heavy/threads'
 import { workOutSession } from '../plan/context'
 import { changingClass, NotHere, readingClass, Refused } from '../use-case'
@@ -253,7 +254,13 @@ export async function pagesOfGame(
 ): Promise<number | null> {
   const source: PileSource = { kind: 'game', gameId, levelId, children }
   const kept = [...(await bagsOf(scope))]
-  return printThread().run('pagesToPrint', { source, kept }, { limitMs })
+  return printThread()
+    .run('pagesToPrint', { source, kept }, { limitMs })
+    .catch((error: unknown) => {
+      // A count that has to wait is left out, not the page that would show it.
+      if (isBusy(error)) return null
+      throw error
+    })
 }
 
 /** How many pages a session still needs; null: they are too many, or it takes longer than `waitMs`. */
@@ -268,9 +275,8 @@ export async function pagesOfSession(
     'pagesToPrint',
     { source: pileOfSession(scope, known), kept: [...kept] },
     limitMs,
-  )
-  // It goes on meanwhile: to stop a job in hand costs its thread.
-  counted.catch(() => null)
+    // It goes on meanwhile: to stop a job in hand costs its thread.
+  ).catch(() => null)
   return Promise.race([counted, setTimeout(waitMs, null)])
 }
 

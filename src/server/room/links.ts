@@ -6,7 +6,7 @@ import { linkKinds, type LinkKind } from '@/data/schema'
 import { serverDatabase } from '@/data/server-database'
 import { inTransaction } from '@/data/transaction'
 import { codeAsTyped, codeInWords, hashOfToken, newCode, newToken } from '../access/tokens'
-import { Tries, usualLimits } from '../access/tries'
+import { tooManyTries, Tries, usualLimit } from '../access/tries'
 import { classIdSchema } from '../classes'
 import { now } from '../clock'
 import { changingClass, discreetly, NotHere, parsed, Refused } from '../use-case'
@@ -59,16 +59,22 @@ export const endLinks = changingClass('endLinks', sessionSchema, async (scope, {
 })
 
 const shared = globalThis as { islandsCodeTries?: Tries }
-const tries = () => (shared.islandsCodeTries ??= new Tries(usualLimits))
+const tries = () => (shared.islandsCodeTries ??= new Tries(usualLimit))
 
-/** Turns a scanned token or a typed code into a token of the device’s own. @param from whose tries are counted */
+/**
+ * Turns a scanned token or a typed code into a token of the device’s own. Codes are counted, since they are short enough to
+ * be typed; a token of 192 bits can't be guessed.
+ * @param from the address whose wrong codes are counted
+ */
 export const comeIn = (from: string, raw: { token: string } | { code: string }): Promise<{ token: string }> =>
   discreetly(async () => {
     const given = parsed(
       z.union([z.object({ token: z.string().max(100) }), z.object({ code: z.string().max(40) })]),
       raw,
     )
-    if (tries().areTooMany(from)) throw new Refused('Too many tries. Wait a minute, then try again.')
+    const waitMs = 'code' in given ? tries().waitMs(from) : 0
+    if (waitMs > 0) throw new Refused(tooManyTries(waitMs))
+    const right = 'code' in given ? tries().begin(from) : () => undefined
     const token = newToken()
     const found = await inTransaction(await serverDatabase(), async (transaction) => {
       const row =
@@ -80,9 +86,9 @@ export const comeIn = (from: string, raw: { token: string } | { code: string }):
       if (!made) throw new Refused('There are too many devices in this session.')
       return true
     })
-    if (found) return { token }
-    tries().count(from)
-    throw new Refused('That code is not good, or no longer. Ask for another one.')
+    if (!found) throw new Refused('That code doesn’t work any more. Ask the teacher for a new one.')
+    right()
+    return { token }
   })
 
 /** A device that came in by a link, with what it may see. */

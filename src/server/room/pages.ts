@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { asToldTo, type Sees } from '@/core/live/change'
 import { gameOf } from '@/core/games'
 import { nameOf, thingKey, type Thing } from '@/core/things'
 import { nextSession, sessionOf, type StoredSession } from '@/data/queries/sessions'
@@ -45,7 +46,7 @@ export const helperPage = readingClass('helperPage', classIdSchema, async (scope
       ...board,
       stations,
       visits,
-      marks: board.marks.filter(atVisit).map((mark) => (mark.byLink ? mark : { ...mark, observer: '' })),
+      marks: board.marks.filter(atVisit).map((mark) => asToldTo(scope.link?.id ?? null, mark)),
       absent: board.absent.filter(({ pupilId }) => children.has(pupilId)),
       finished: board.finished.filter(atVisit),
       liked: board.liked.filter(atVisit),
@@ -152,15 +153,13 @@ export const liveSession = readingClass(
   async (scope, { sessionId }) => {
     const session = await sessionOf(scope, sessionId)
     if (!session || (scope.link && scope.link.sessionId !== sessionId)) throw new NotHere()
-    const visits = session.visits.filter(({ stationId }) => isWithin(scope, { session, stationId }))
     return {
       sessionId,
-      linkId: scope.link?.id ?? null,
       sees: {
-        visitIds: scope.link === null ? null : new Set(visits.map(({ id }) => id)),
+        linkId: scope.link?.id ?? null,
+        stationId: scope.link?.stationId ?? null,
         clockOnly: scope.party === 'room-link' || scope.party === 'station-link',
-        adult: scope.link === null,
-      },
+      } satisfies Sees,
     }
   },
 )

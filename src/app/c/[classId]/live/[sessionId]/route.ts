@@ -1,5 +1,5 @@
 import { liveSession } from '@/server/room/pages'
-import { currentViewer } from '@/server/access/who-asks'
+import { viewerOnDevice } from '@/server/access/who-asks'
 import { eventStream } from '../../../../event-stream'
 
 export async function GET(
@@ -7,6 +7,6 @@ export async function GET(
   { params }: { params: Promise<{ classId: string; sessionId: string }> },
 ) {
   const at = await params
-  const viewer = await currentViewer()
-  return eventStream(request, at.classId, () => liveSession(viewer, at))
+  const viewer = await viewerOnDevice()
+  return eventStream(request, at.classId, async () => liveSession(await viewer(), at))
 }
