@@ -232,7 +232,7 @@ test('asked in: a coordinator reads a class and changes nothing; let go, it keep
   await other.waitFor(async () => /not here|nothing here/i.test(await other.text('main')), 'no run board')
   // Used once, the invitation is good no longer.
   await teacher.driver.get(link)
-  await teacher.sees(/doesn’t work any more/)
+  await teacher.sees(/not good/)
   await teacher.goTo('/adults')
   await teacher.press('Robin leaves')
   await teacher.sees(/only adult/)
