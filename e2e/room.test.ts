@@ -129,7 +129,10 @@ test('five devices in one session: marks of all on all, the server killed in the
   await late.goTo('/here')
   expect(await late.axe()).toEqual([])
   await comeIn(late, typed.code)
-  await late.waitFor(async () => /doesn’t work any more/.test(await late.text('.problem')), 'the used code to be refused')
+  await late.waitFor(
+    async () => /doesn’t work any more/.test(await late.text('.problem')),
+    'the used code to be refused',
+  )
   await late.leave()
   people.splice(people.indexOf(late), 1)
 
