@@ -1,6 +1,7 @@
 import { noHabits } from '@/core/planning/session/habits'
 import { seededChance, unit } from '@/core/chance/chance'
-import { expectedSuccess, ownBand, type ProfileStep } from '@/core/evidence/fit'
+import { expectedSuccess, ownBand } from '@/core/evidence/fit'
+import type { ProfileStep } from '@/core/skills/marked-step'
 import { ownStep, type Standing } from '@/core/evidence/own-step'
 import { suggest } from '@/core/evidence/suggestion'
 import { gameOf } from '@/core/games'

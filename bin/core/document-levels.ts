@@ -1,7 +1,7 @@
 import { aroundMinutes } from '@/core/analysis/around'
 import { measureLevel, type LevelMeasure } from '@/core/analysis/level-measure'
 import { mayOffer } from '@/core/evidence/begun'
-import { markedStep } from '@/core/evidence/fit'
+import { markedStep } from '@/core/skills/marked-step'
 import { yearGroups } from '@/core/evidence/prior'
 import { games, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { measureLevel } from '@/core/analysis/level-measure'
 import { seededChance } from '@/core/chance/chance'
-import { markedStep } from '@/core/evidence/fit'
+import { markedStep } from '@/core/skills/marked-step'
 import { gameIdSchema, gameOf, type AnyGame } from '@/core/games'
 import { textsOf } from '@/core/games/texts'
 import { hasStep, slipReasons, strandIds } from '@/core/skills'

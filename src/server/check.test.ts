@@ -3,6 +3,7 @@ import type { Belief } from '@/core/evidence/estimate'
 import { secureLogit } from '@/core/evidence/estimate'
 import { checkAfter, type CheckAnswer } from '@/core/evidence/check-run'
 import { difficultiesOf } from '@/core/evidence/history'
+import { logitsApart, wholeStep } from '@/core/evidence/quick-check'
 import { interview, judgedBy } from '@/core/evidence/testing/simulated-check'
 import { stepIndex, strandIds, type StrandId } from '@/core/skills'
 import { checkPage, checkTogetherPage } from './check'
@@ -86,7 +87,8 @@ onOneDatabase(
         const { workingStep } = kept.find((one) => one.strand === strand)!.estimate
         const believed = workingStep === null ? ladder.length : stepIndex({ strand, step: workingStep })
         const first = ladder.findIndex((b) => theta < b + secureLogit)
-        if (Math.abs(believed - (first < 0 ? ladder.length : first)) <= 1) within++
+        // As the check itself is sure: between some steps there are others, so a step is as wide as steps usually are.
+        if (logitsApart(ladder, believed, first < 0 ? ladder.length : first) <= wholeStep + 1e-9) within++
         upwards += interview(beliefs.get(strand)!.ability, ladder, (step) =>
           judgedBy(theta, step, ladder, chance),
         ).asked

@@ -107,8 +107,8 @@ function stepsOf(items: readonly CountedItem[], total: number): Practice['steps'
 }
 
 /**
- * Steps that a level is marked by, with their shares: of the items the game is for, else of all but reading numbers,
- * which comes with every game.
+ * Steps that a level is marked by: those of the items the game is for, else of all but reading numbers, which comes with
+ * every game. Their shares are of all items.
  */
 export function focusedSteps(
   items: Practice['items'],
@@ -116,9 +116,8 @@ export function focusedSteps(
 ): Practice['steps'] {
   const worked = items.filter(({ item }) => (focus ? focus.includes(item.op) : item.op !== 'numeral'))
   const kept = worked.length > 0 ? worked : items
-  const total = kept.reduce((sum, { share }) => sum + share, 0)
   return stepsOf(
     kept.map(({ share, ...one }) => ({ ...one, count: share })),
-    total,
+    1,
   )
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { isAskedEnough, markedStep, type ProfileStep } from '../skills/marked-step'
 import type { AnyGame } from '../games'
 import { placeOf, strandIds } from '../skills'
 import { tryChanges, withinMinutes, type Tried } from './advice'
@@ -79,11 +80,22 @@ export function measureLevel(game: AnyGame, params: unknown): LevelMeasure {
   }
 }
 
-/** Steps that a level is marked by: what the game names, else what it practises. */
-function markedBy(game: AnyGame, params: unknown, { items }: Practice): Practice['steps'] {
-  const named = game.marked?.(params)
-  if (named) return [{ ...('op' in named ? placeOf(named) : named), share: 1 }]
-  return focusedSteps(items, game.focus?.(params))
+/**
+ * Steps that a level is marked by, as shares of all its items: what the game names, else what it is for, else all it
+ * practises. What is not asked for often enough is passed over, whoever names it.
+ */
+function markedBy(game: AnyGame, params: unknown, { items, steps }: Practice): Practice['steps'] {
+  const isEnough = (step: ProfileStep, among: readonly ProfileStep[]) =>
+    isAskedEnough(
+      step,
+      among.filter(({ strand }) => strand === step.strand),
+    )
+  const wanted = game.marked?.(params)
+  const place = wanted && ('op' in wanted ? placeOf(wanted) : wanted)
+  const named = steps.find((step) => step.strand === place?.strand && step.step === place.step)
+  if (named && isEnough(named, steps)) return [named]
+  const focused = focusedSteps(items, game.focus?.(params))
+  return isEnough(markedStep(focused), focused) ? focused : focusedSteps(items, undefined)
 }
 
 /** Sizes a group may be split into beside the usual one. */

@@ -98,7 +98,11 @@ describe('collectors (inclusion–exclusion; Feller 1968, vol. 1, IV)', () => {
   })
   test('a side of Jetty Planks takes 61.2 throws', () => {
     const rows = [1, 2, 3, 4, 5, 6, 5, 4, 3, 2, 1].map((ways) => ways / 36)
-    const { solo } = run({ game: 'jetty-planks', level: 'to-20', players: 1 })
+    const { solo } = run({
+      game: 'jetty-planks',
+      params: { to: 20, blanks: 3, dice: 2, full: null },
+      players: 1,
+    })
     expect(solo!.goes).toBeCloseTo(collect(rows), 9)
     expect(solo!.goes).toBeCloseTo(61.2, 1)
   })

@@ -1,5 +1,5 @@
-import { strandIds, strandOf } from '../skills'
-import { isToCome, mayOffer, mayOfferToMost, usualYearOf } from './begun'
+import { strandIds, strandOf, strands } from '../skills'
+import { curriculumYearOf, isToCome, mayOffer, mayOfferToMost, usualYearOf } from './begun'
 import { yearGroups } from './prior'
 
 const all = (strand: 'facts' | 'add', step: string) => {
@@ -43,4 +43,21 @@ test('what is met now and then stands in nobody’s way; a group is offered what
   const begun = { followed: ['facts' as const], yearGroup: 'Reception' as const }
   expect(mayOfferToMost(all('facts', 'x2-10-5'), [begun, now])).toBe(true)
   expect(mayOfferToMost(all('facts', 'x2-10-5'), [begun, now, now])).toBe(false)
+})
+
+test('no step is offered later than the year whose curriculum asks for it, by the project’s own map', () => {
+  let asked = 0
+  for (const { id: strand, steps } of strands)
+    for (const { id: step } of steps) {
+      const year = curriculumYearOf({ strand, step })
+      if (year === null) continue
+      asked++
+      const offered = yearGroups.indexOf(usualYearOf({ strand, step }))
+      expect([step, offered <= yearGroups.indexOf(year)]).toEqual([step, true])
+    }
+  expect(asked).toBeGreaterThan(60)
+  // Doubles and bonds belong to Reception by the early learning goals, a quarter of a set to Year 1.
+  expect(usualYearOf({ strand: 'add', step: 'complements-10' })).toBe('Reception')
+  expect(usualYearOf({ strand: 'add', step: 'doubles-20' })).toBe('Year 1')
+  expect(usualYearOf({ strand: 'groups', step: 'quarter-20' })).toBe('Year 1')
 })

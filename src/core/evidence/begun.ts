@@ -1,5 +1,6 @@
-import { stepIndex, type StepPlace, type StrandId } from '../skills'
-import { markedStep, type ProfileStep } from './fit'
+import { stepIndex, strandOf, type StepPlace, type StrandId } from '../skills'
+import { statementsFor, type Statement } from '../skills/curricula'
+import { markedStep, type ProfileStep } from '../skills/marked-step'
 import { believed, difficultiesOf, placedBelief, type Running } from './history'
 import { placementByYear, spread, usualStep, yearGroups, type YearGroup } from './prior'
 
@@ -43,14 +44,36 @@ export function believedByYear(strand: StrandId, yearGroup: YearGroup, day: stri
   return believed(strand, { mean: first - belowFirst, sd: spread.unknown }, day)
 }
 
-/** The first year group that usually works at a step or beyond it; of a step beyond all of them, the last. */
-export function usualYearOf({ strand, step }: StepPlace): YearGroup {
-  const at = stepIndex({ strand, step })
+/**
+ * The first year group that usually works at a step or beyond it, and never later than the one whose curriculum asks for it.
+ * Of a step beyond all of them, the last.
+ */
+export function usualYearOf(place: StepPlace): YearGroup {
+  const { strand } = place
+  const at = stepIndex(place)
   const begins = yearGroups.indexOf(usuallyBegun[strand])
   const works = yearGroups.findIndex(
     (year, index) => index >= begins && stepIndex({ strand, step: usualStep[strand][year] }) >= at,
   )
-  return works < 0 ? yearGroups.at(-1)! : yearGroups[works]
+  // What a curriculum asks of a harder step it takes for granted of an easier one.
+  const asked = strandOf(strand)
+    .steps.slice(at)
+    .map(({ id }) => yearGroups.indexOf(curriculumYearOf({ strand, step: id }) ?? yearGroups.at(-1)!))
+  return yearGroups[Math.min(works < 0 ? yearGroups.length - 1 : works, ...asked)]
+}
+
+/** The year group a statement is for: the end of Reception for the early learning goals; a grade's children are a year older. */
+function yearOfStatement({ document, code }: Statement): YearGroup {
+  if (document === 'elg') return 'Reception'
+  const [first] = code
+  const year = document === 'england' ? Number(code[1]) : first === 'K' ? 1 : Number(first) + 1
+  return yearGroups[Math.min(year, yearGroups.length - 1)]
+}
+
+/** The first year group whose curriculum, by the project's own map, asks for a step; null: none does. */
+export function curriculumYearOf(place: StepPlace): YearGroup | null {
+  const years = statementsFor(place).map((statement) => yearGroups.indexOf(yearOfStatement(statement)))
+  return years.length === 0 ? null : yearGroups[Math.min(...years)]
 }
 
 /** A child as what may be offered to it sees it. */

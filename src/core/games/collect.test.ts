@@ -20,14 +20,14 @@ test('Sand Steps: a six on a path to five is a dead go, a covered step too', () 
   expect(go('sand-steps', once, [4]).kinds).toContain('waited')
 })
 
-test('Full Nets: every card once; nets to 5, 10 and 20 take 15, 55 and 210 objects', () => {
+test('Full Nets: every card once; six nets from 0, 5 and 11 take 15, 45 and 81 objects', () => {
   const objects = gameOf('full-nets').levels.map(
     ({ params }) =>
       gameOf('full-nets')
         .materials(params)
         .find(({ thing }) => thing.kind === 'counter')!.perSet,
   )
-  expect(objects).toEqual([15, 55, 210])
+  expect(objects).toEqual([15, 45, 81])
   let state = start('full-nets', { level: 'to-5' })
   const filled: number[] = []
   for (const index of [2, 2, 0, 0, 0, 0]) {
@@ -134,7 +134,7 @@ test('Trade Up: 8 and 5 more is 13: a ten is traded, one ten and three', () => {
   const { items, kinds } = go('trade-up', state, [2, 3])
   expect(items).toEqual([
     { op: 'add', a: 8, b: 5, answer: 13 },
-    { op: 'tens', tens: 1, ones: 3, answer: 13 },
+    { op: 'tens', tens: 1, ones: 3, answer: 13, traded: true },
   ])
   expect(kinds).toContain('took')
   const paying = { ...start('trade-up', { level: 'pay-five' }), positions: [4] }

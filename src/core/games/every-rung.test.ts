@@ -1,14 +1,15 @@
 import { measured } from '../analysis/testing/measured'
-import { expectedSuccess, markedStep, ownBand } from '../evidence/fit'
+import { expectedSuccess, ownBand } from '../evidence/fit'
+import { markedStep } from '../skills/marked-step'
 import { logistic } from '../evidence/observation'
 import { inBand } from '../grouping/problem/fit-cost'
-import { strandOf, strands, timeInWords, type StrandId } from '../skills'
+import { stepIndex, strandOf, strands, timeInWords, type StrandId } from '../skills'
 import { timesOnCards } from '../things'
 import { games } from './index'
 import { go, start } from './testing/script'
 
 const levels = games.flatMap((game) =>
-  game.levels.map(({ id }) => ({ game, practised: measured(game.id, id) })),
+  game.levels.map(({ id }) => ({ game, id, practised: measured(game.id, id) })),
 )
 
 test('every rung of every ladder has a level that practises it, or is marked there', () => {
@@ -26,6 +27,25 @@ test('every rung of every ladder has a level that practises it, or is marked the
     steps.map((step) => `${id} ${step.id}`).filter((rung) => !practised.has(rung)),
   )
   expect(bare).toEqual([])
+})
+
+test('every level asks for the step it is marked at: a tenth of its items are of that very step, a fifth of it or a harder one', () => {
+  // Shares are sums of many numbers: what is a tenth but for rounding is a tenth.
+  const rounding = 1e-9
+  for (const { game, id, practised } of levels) {
+    const { strand, step } = markedStep(practised.marked)
+    const at = stepIndex({ strand, step })
+    const ofStrand = practised.steps.filter((one) => one.strand === strand)
+    const there = ofStrand.find((one) => one.step === step)?.share ?? 0
+    const from = ofStrand.reduce((sum, one) => sum + (stepIndex(one) >= at ? one.share : 0), 0)
+    expect([game.id, id, step, there >= 0.1 - rounding, from >= 0.2 - rounding]).toEqual([
+      game.id,
+      id,
+      step,
+      true,
+      true,
+    ])
+  }
 })
 
 /** A child who is as far along every ladder as an ability on addition is along that one: right alone by strand and step. */
@@ -93,6 +113,11 @@ test.each([
 })
 
 test.each([
+  ['doubles-dash', 'to-6', 'doubles-10'],
+  ['perch', 'doubles-20', 'doubles-20'],
+  ['trade-up', 'five-tens', 'trade-ten'],
+  ['lantern-grid', 'to-10', 'count-set-10'],
+  ['switchback', 'call-10', 'count-100'],
   ['tens-catch', 'to-5', 'parts-of-5'],
   ['tens-catch', 'to-10', 'complements-10'],
   ['rising-tide', 'bonds-10', 'recall-10'],

@@ -8,10 +8,10 @@ const visit = (change: object) => ({ slot: 0, station: 0, game: 'landfall', chil
 const countOf = (needs: { item: string; count: number }[], item: string) =>
   needs.find((need) => need.item === item)?.count ?? 0
 
-test('Full Nets 0 to 20 for one child: 210 objects (1 + 2 + … + 20) and one in ten to spare', () => {
+test('Full Nets 11 to 16 for one child: 81 objects (11 + 12 + … + 16) and one in ten to spare', () => {
   const input = { visits: [visit({ game: 'full-nets', level: 'to-20', children: 1, sets: [1] })] }
-  expect(countOf(answer({ ...input, spares: 0 }).fetch, 'counter')).toBe(210)
-  expect(answer(input).fetch.find(({ item }) => item === 'counter')).toMatchObject({ count: 231, spare: 21 })
+  expect(countOf(answer({ ...input, spares: 0 }).fetch, 'counter')).toBe(81)
+  expect(answer(input).fetch.find(({ item }) => item === 'counter')).toMatchObject({ count: 89, spare: 8 })
 })
 
 test('Perch for two: 20 counters in two colours, two dice, one board', () => {

@@ -1,6 +1,7 @@
 import { measured } from '../analysis/testing/measured'
 import { inBand } from '../grouping/problem/fit-cost'
-import { ownBand, type ProfileStep } from '../evidence/fit'
+import { ownBand } from '../evidence/fit'
+import type { ProfileStep } from '../skills/marked-step'
 import { gameOf } from '../games'
 import { strandIds, strandOf, type StrandId } from '../skills'
 import { whatFits } from './what-fits'

@@ -137,7 +137,7 @@ export const statements: readonly Statement[] = [
   england(
     'Y1 addition: bonds',
     'uses number bonds and their subtractions within 20',
-    'parts-of-5 complements-10 doubles-20 make-ten-20 subtract-teens subtract-20 recall-10',
+    'parts-of-5 complements-10 doubles-10 doubles-20 make-ten-20 subtract-teens subtract-20 recall-10',
     20,
   ),
   england(
@@ -231,7 +231,7 @@ export const statements: readonly Statement[] = [
   elg(
     'Number 3',
     'recalls bonds to 5 at once, and some to 10 with doubles',
-    'parts-of-5 complements-10 recall-5',
+    'parts-of-5 complements-10 doubles-10 recall-5',
     10,
   ),
   elg(

@@ -22,7 +22,9 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
   if ('known' in item && item.known && largestNumber(item) <= 20) return upTo(recall, largestNumber(item))
   switch (item.op) {
     case 'add':
-      return addPlace(item.a, item.b)
+      return item.counted && item.answer <= 10
+        ? at(add, item.answer <= 5 ? 'count-all-5' : 'count-all-10')
+        : addPlace(item.a, item.b)
     case 'subtract':
       return item.compared && item.a <= 10 ? at(add, 'difference-10') : subtractPlace(item.a, item.b)
     case 'missing':
@@ -44,6 +46,7 @@ export function placeOf(item: PracticeItem): { strand: StrandId; step: string } 
     case 'order':
       return at(order, orderStep(item.answer))
     case 'tens':
+      if (item.traded) return at(placeValue, 'trade-ten')
       return at(placeValue, item.answer < 20 ? 'ten-and-some' : item.answer <= 100 ? 'tens-ones' : 'hundreds')
     case 'share':
       return at(groups, 'share-12')
@@ -90,7 +93,7 @@ const whole = (number: number) => number % 10 === 0
 function addPlace(a: number, b: number) {
   const sum = a + b
   if (sum <= 5) return at(add, 'count-all-5')
-  if (sum <= 10) return at(add, a === 0 || b === 0 ? 'count-all-10' : 'count-on-10')
+  if (sum <= 10) return at(add, a === 0 || b === 0 ? 'count-all-10' : a === b ? 'doubles-10' : 'count-on-10')
   if (sum < 20 && (a === 10 || b === 10)) return at(placeValue, 'ten-and-some')
   if (sum <= 20) return at(add, addToTwenty(a, b))
   if (sum > 100) return at(add, 'beyond-100')

@@ -5,9 +5,10 @@ const whole = z.number().int().nonnegative()
 
 /** One thing a child works out in a go: what a level practises is measured by counting these. */
 export const practiceItemSchema = z.discriminatedUnion('op', [
-  /** `known`: said at once, by heart; else worked out. */
+  /** `known`: said at once, by heart; `counted`: both amounts lie there and all is counted; else worked out. */
   z.object({
     op: z.literal('add'),
+    counted: z.literal(true).optional(),
     a: whole,
     b: whole,
     answer: whole,
@@ -50,8 +51,14 @@ export const practiceItemSchema = z.discriminatedUnion('op', [
   z.object({ op: z.literal('neighbour'), of: whole, by: z.number().int(), answer: whole }),
   /** Put a number in its place among `among` others. */
   z.object({ op: z.literal('order'), among: whole, answer: whole }),
-  /** Tens and ones make a number. */
-  z.object({ op: z.literal('tens'), tens: whole, ones: whole, answer: whole }),
+  /** Tens and ones make a number; `traded`: ten ones have to be changed for a ten first, or a ten for ones. */
+  z.object({
+    op: z.literal('tens'),
+    tens: whole,
+    ones: whole,
+    answer: whole,
+    traded: z.literal(true).optional(),
+  }),
   z.object({ op: z.literal('multiply'), a: whole, b: whole, answer: whole }),
   /** `part` times what is `whole`? */
   z.object({ op: z.literal('factor'), part: whole, whole, answer: whole }),
@@ -92,7 +99,7 @@ export type PracticeItem = z.infer<typeof practiceItemSchema>
 export function itemKey(item: PracticeItem): string {
   switch (item.op) {
     case 'add':
-      return `${item.a}+${item.b}${item.known ? ' known' : ''}`
+      return `${item.a}+${item.b}${item.known ? ' known' : ''}${item.counted ? ' counted' : ''}`
     case 'subtract':
       return `${item.a}-${item.b}${item.compared ? ' compared' : ''}${item.known ? ' known' : ''}`
     case 'missing':
@@ -128,7 +135,7 @@ export function itemKey(item: PracticeItem): string {
     case 'order':
       return `order ${item.answer}`
     case 'tens':
-      return `${item.tens} tens ${item.ones}`
+      return `${item.tens} tens ${item.ones}${item.traded ? ' traded' : ''}`
     case 'clock':
       return `clock ${item.hour}:${String(item.minute).padStart(2, '0')}`
     case 'pattern':

@@ -63,6 +63,7 @@ const usual: Partial<Record<StrandId, Record<string, readonly [Way, string, stri
     'parts-of-5': ['missing', 'try-and-check', 'known'],
     'take-away-10': ['taking-away', 'count-what-is-left', 'count-up'],
     'count-on-10': ['adding', 'count-on-first', 'count-on-larger'],
+    'doubles-10': ['adding', 'count-all', 'known'],
     'missing-part-10': ['missing', 'try-and-check', 'known'],
     'complements-10': ['missing', 'count-up', 'known'],
     'difference-10': ['taking-away', 'count-up', 'known'],

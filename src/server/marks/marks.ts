@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { markedStep } from '@/core/evidence/fit'
+import { markedStep } from '@/core/skills/marked-step'
 import { believedMoment, markSchema, weightOf, type Mark } from '@/core/evidence/mark'
 import type { StepPlace, StrandId } from '@/core/skills'
 import { insertObservations, lockPupils, recordsMet, setAside } from '@/data/queries/observations'

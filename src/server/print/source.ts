@@ -6,7 +6,7 @@ import { homeKit, type HomeGame } from '@/core/printing/home-kit'
 import { gamePile } from '@/core/printing/game-pile'
 import type { Pile } from '@/core/printing/item'
 import { sessionPile } from '@/core/printing/session-pile'
-import { markedStep } from '@/core/evidence/fit'
+import { markedStep } from '@/core/skills/marked-step'
 import type { PlanView } from '@/core/planning/session/work-out'
 import { stepOf, type StrandId } from '@/core/skills'
 

@@ -49,7 +49,9 @@ export const questionKinds = {
     to: 10,
     ask: (chance) => {
       const b = chance.int(1, 4)
-      return add(chance.int(6 - b, 10 - b), b)
+      const a = chance.int(6 - b, 10 - b)
+      // A double is another step.
+      return add(a === b ? a + 1 : a, b)
     },
   },
   'bonds-10': {

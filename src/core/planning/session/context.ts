@@ -1,5 +1,5 @@
 import type { Beginner } from '../../evidence/begun'
-import type { ProfileStep } from '../../evidence/fit'
+import type { ProfileStep } from '../../skills/marked-step'
 import type { GroupingMode } from '../../grouping/making/mode'
 import type { StrandId } from '../../skills'
 import type { Inventory } from '../inventory'

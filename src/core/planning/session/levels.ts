@@ -1,5 +1,6 @@
 import { isForLater } from '../../evidence/begun'
-import { expectedSuccess, ownBand, type ProfileStep } from '../../evidence/fit'
+import { expectedSuccess, ownBand } from '../../evidence/fit'
+import type { ProfileStep } from '../../skills/marked-step'
 import { gameOf, type AnyGame } from '../../games'
 import { fitCost, inBand } from '../../grouping/problem/fit-cost'
 import { countInZone, type InZone } from '../../grouping/in-zone'

@@ -57,6 +57,13 @@ export const add = ladder('add', 'Add and subtract', [
       notYet: 'Adds instead, or counts from one each time and slips.',
     },
   },
+  between(
+    rung('doubles-10', 'doubles to 10', 10, 'Knows doubles up to 5 and 5.', [
+      'Says 4 and 4 is 8 straight away.',
+      'Shows both on fingers, then says it.',
+      'Counts both fours from one.',
+    ]),
+  ),
   {
     id: 'count-on-10',
     short: 'count on to 10',
@@ -109,7 +116,7 @@ export const add = ladder('add', 'Add and subtract', [
     },
   },
   between(
-    rung('doubles-20', 'doubles to 20', 20, 'Knows doubles to 10 and 10.', [
+    rung('doubles-20', 'doubles to 20', 20, 'Knows doubles from 6 and 6 up to 10 and 10.', [
       'Says 7 and 7 is 14.',
       'Finds it from 5 and 5 with help.',
       'Counts all of both.',

@@ -63,11 +63,11 @@ export const howMany = ladder('how-many', 'How many', [
   {
     id: 'count-out-20',
     short: 'count out 20',
-    sentence: 'Counts out and checks up to 20 objects.',
+    sentence: 'Counts up to 20 objects, taken from a pile or lying there, and checks.',
     to: 20,
     marks: {
-      own: 'Counts out fourteen and checks by tens and ones.',
-      help: 'Counts out after grouping with an adult.',
+      own: 'Counts fourteen and checks by tens and ones.',
+      help: 'Counts them after grouping with an adult.',
       notYet: 'Trips over the teen names.',
     },
   },

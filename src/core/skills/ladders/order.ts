@@ -35,9 +35,9 @@ export const order = ladder('order', 'Compare and order', [
     'Orders with a number line.',
     'Lays 12 after 20.',
   ]),
-  rung('order-100', 'order to 100', 100, 'Orders numbers to 100; says ten more and ten less.', [
-    'Puts 58 before 85; ten more than 47 is 57.',
-    'Looks at the ones first, then mends it.',
+  rung('order-100', 'order to 100', 100, 'Puts numbers to 100 in order and finds their neighbours.', [
+    'Puts 58 before 85; says 59 comes before 60.',
+    'Looks at the ones first, then puts it right.',
     'Orders by the last digit.',
   ]),
   rung('order-120', 'order to 120', 120, 'Orders and finds neighbours over 100, to 120.', [

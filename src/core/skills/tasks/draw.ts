@@ -53,14 +53,6 @@ export const more =
       ? { op: 'compare', a, b, ask: 'more', answer: a }
       : { op: 'compare', a: b, b: a, ask: 'more', answer: a }
   }
-/** a + b with the total in a range and each part at least `least`. */
-export const adding =
-  (low: number, high: number, least = 1): Maker =>
-  (chance) => {
-    const total = chance.int(low, high)
-    const b = chance.int(least, total - least)
-    return { op: 'add', a: total - b, b, answer: total }
-  }
 export const taking =
   (low: number, high: number): Maker =>
   (chance) => {
@@ -143,4 +135,19 @@ export const twoDigits =
     const less = crossing ? chance.int(ones + 1, 9) : chance.int(1, ones)
     const a = tens + ones
     return { op: 'subtract', a, b: others + less, answer: a - others - less }
+  }
+/** Two amounts that lie there, of two things at least, and are counted together. */
+export const countedTogether =
+  (low: number, high: number): Maker =>
+  (chance) => {
+    const total = chance.int(low, high)
+    const b = chance.int(2, total - 2)
+    return { op: 'add', a: total - b, b, answer: total, counted: true }
+  }
+/** So many ones, of which ten are changed for a ten. */
+export const trading =
+  (low: number, high: number): Maker =>
+  (chance) => {
+    const answer = chance.int(low, high)
+    return { op: 'tens', tens: Math.floor(answer / 10), ones: answer % 10, answer, traded: true }
   }

@@ -1,10 +1,11 @@
 import {
-  adding,
   byHeart,
   clock,
+  countedTogether,
   countOut,
   countSet,
   equalGroups,
+  type Maker,
   missing,
   more,
   neighbour,
@@ -19,9 +20,9 @@ import {
   taking,
   tens,
   times,
+  trading,
   twoDigits,
   write,
-  type Maker,
 } from './draw'
 import { changeOf20, likeCoins, paying, purse } from './draw-coins'
 
@@ -86,14 +87,16 @@ export const makers: Record<string, Maker> = {
   'recall-5': byHeart(3, 5),
   'recall-10': byHeart(6, 10),
   'recall-20': byHeart(11, 20),
-  'count-all-5': adding(4, 5, 2),
+  'count-all-5': countedTogether(4, 5),
   'take-away-5': taking(3, 5),
-  'count-all-10': adding(6, 10, 2),
+  'count-all-10': countedTogether(6, 10),
   'parts-of-5': missing(5, 5),
   'take-away-10': taking(6, 10),
   'count-on-10': (chance) => {
     const b = chance.int(2, 4)
     const a = chance.int(Math.max(4, 6 - b), 10 - b)
+    // A double is another step.
+    if (a === b) return { op: 'add', a: a + 1, b, answer: a + b + 1 }
     return { op: 'add', a, b, answer: a + b }
   },
   'missing-part-10': missing(6, 9),
@@ -108,6 +111,10 @@ export const makers: Record<string, Maker> = {
     // Half of them across ten, or from a teen number.
     const a = chance.int(0, 1) === 0 && b < 4 ? chance.int(11 - b, 9) : chance.int(11, 20 - b)
     return { op: 'add', a, b, answer: a + b }
+  },
+  'doubles-10': (chance) => {
+    const a = chance.int(3, 5)
+    return { op: 'add', a, b: a, answer: 2 * a }
   },
   'doubles-20': (chance) => {
     const a = chance.int(6, 10)
@@ -158,7 +165,7 @@ export const makers: Record<string, Maker> = {
       : { op: 'add', a: Math.min(from, 990 - by), b: by, answer: Math.min(from, 990 - by) + by }
   },
   'ten-and-some': tens(11, 19),
-  'trade-ten': countOut(12, 19),
+  'trade-ten': trading(12, 19),
   'tens-ones': tens(21, 99),
   'ten-more-grid': (chance) => {
     const [of, tensBy] = [chance.int(21, 59), 10 * chance.int(1, 4)]

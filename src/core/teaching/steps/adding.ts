@@ -101,6 +101,19 @@ export const addingSteps: Record<string, StepTeaching> = {
     'Starts at the larger number.',
     'Lining up: from thirteen, four more: where are we?',
   ),
+  'doubles-10': step(
+    'I know doubles to 10.',
+    ['double', 'twice', 'the same again'],
+    'two hands, a mirror, counters',
+    [
+      'Show three fingers on each hand. How many altogether?',
+      'Put a row of counters in front of a mirror; say the double.',
+      'Say the doubles from one and one to five and five; find the ones not known yet.',
+    ],
+    'Is it the same on both sides?',
+    'Says it straight away, or counts both sides.',
+    'Lining up in pairs: four pairs, how many children?',
+  ),
   'doubles-20': step(
     'I know doubles to 20.',
     ['double', 'twice', 'half'],

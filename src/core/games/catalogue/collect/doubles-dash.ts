@@ -111,7 +111,7 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   players: { min: 1, max: 2, typical: 2 },
   goes: 'alternate',
   interaction: 'shared',
-  marked: () => ({ strand: 'add', step: 'doubles-20' }),
+  marked: ({ values }) => ({ strand: 'add', step: values > 6 ? 'doubles-20' : 'doubles-10' }),
   setup: (params, players) => ({
     params,
     players,

@@ -1,21 +1,22 @@
 import type { LevelTexts } from '../../engine/texts'
-import type { Params } from './jetty-planks'
+import { rowsOf, rowsToWin, type Params } from './jetty-planks'
 
 export const jettyPlanksTexts = (params: Params): LevelTexts => {
-  const { to, blanks } = params
+  const { to, blanks, dice } = params
+  const all = rowsToWin(params) === rowsOf(params)
   return {
-    setUp: `A jetty sheet to ${to} in a sleeve and a pen for each child, two dice.`,
+    setUp: `A jetty sheet to ${to} in a sleeve and a pen for each child, ${dice === 1 ? 'a die' : 'two dice'}.`,
     start: 'All the rows have gaps. Read one row together.',
-    end: 'First with every row full wins.',
+    end: all ? 'The first to fill every row wins.' : `The first to fill ${rowsToWin(params)} rows wins.`,
     steps: [
-      ['roll', 'Roll the two dice and add.'],
+      ['roll', dice === 1 ? 'Roll the die.' : 'Roll the two dice and add.'],
       ['look', 'Find your row.'],
       ['say', 'Say its numbers in order.'],
       ['write', 'Write what is missing.'],
       ['pass', 'Pass it on.'],
     ],
     rules: [
-      'Roll two dice and add them: that is your row.',
+      dice === 1 ? 'Roll the die: that is your row.' : 'Roll two dice and add them: that is your row.',
       'Read the numbers at its ends.',
       `Write the ${blanks === 1 ? 'number' : `${blanks} numbers`} missing between them.`,
       'Row full already? Pass it on.',
@@ -47,7 +48,10 @@ export const jettyPlanksTexts = (params: Params): LevelTexts => {
     harder: 'Say the row backwards as well.',
     stuck: 'Read the first number and go on in a whisper.',
     finishEarly: 'Make a row of your own with two gaps for a partner.',
-    talk: 'Which rows take longest to get? Why do some come so rarely?',
+    talk:
+      dice === 1
+        ? 'Which numbers come in more than one row? Why?'
+        : 'Which rows take longest to get? Why do some come so rarely?',
     cautions: [],
     home: 'Write short rows with gaps for each other and fill them in.',
   }

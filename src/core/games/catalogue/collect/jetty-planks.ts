@@ -11,37 +11,56 @@ const paramsSchema = z.object({
   to: z.number().int().min(10).max(1000),
   /** Blanks between the two numbers a row shows. */
   blanks: z.number().int().min(1).max(4).default(3),
+  /** One die picks one of six rows, two one of eleven. */
+  dice: z.union([z.literal(1), z.literal(2)]).default(2),
+  /** Full rows that win; null: all of them. */
+  full: z.number().int().min(2).max(11).nullable().default(null),
 })
 
 export type Params = z.infer<typeof paramsSchema>
 
-const rows = 11
+/** Rows of a side: one for each number that can be rolled. */
+export const rowsOf = ({ dice: count }: Pick<Params, 'dice'>) => (count === 1 ? 6 : 11)
+/** Full rows that win. */
+export const rowsToWin = (params: Pick<Params, 'dice' | 'full'>) =>
+  Math.min(rowsOf(params), params.full ?? rowsOf(params))
 
 /** Numbers of the row with this index: rows climb evenly towards the largest number. */
-function rowOf({ to, blanks }: Params, index: number): number[] {
-  const start = Math.round((index * (to - blanks - 1)) / (rows - 1))
+function rowOf(params: Params, index: number): number[] {
+  const { to, blanks } = params
+  const start = Math.round((index * (to - blanks - 1)) / (rowsOf(params) - 1))
   return range(start, start + blanks + 1)
 }
 
+/** The number that picks the first row. */
+const firstRow = ({ dice: count }: Params) => count
+
 const engine = covering<Params>({
   own: true,
-  spaces: () => rows,
-  throw: (_params, chance, player, sink) => rollInAnyOrder(2, chance, player, sink),
-  matching: (_params, thrown) => [sum(thrown) - 2],
+  spaces: rowsOf,
+  enough: rowsToWin,
+  throw: ({ dice: count }, chance, player, sink) => rollInAnyOrder(count, chance, player, sink),
+  matching: (params, thrown) => [sum(thrown) - firstRow(params)],
   cover(params, space, [a, b], player, sink) {
-    sink({ kind: 'answered', player, item: { op: 'add', a, b, answer: a + b }, steps: b })
+    if (b !== undefined)
+      sink({ kind: 'answered', player, item: { op: 'add', a, b, answer: a + b }, steps: b })
     for (const number of rowOf(params, space).slice(1, -1)) {
       sink({ kind: 'answered', player, item: { op: 'say', from: number - 1, answer: number }, steps: 1 })
       sink({ kind: 'answered', player, item: { op: 'numeral', answer: number }, steps: 0 })
       sink({ kind: 'wrote', player, what: 'numeral', text: String(number) })
     }
-    sink({ kind: 'placed', player, space: space + 2 })
+    sink({ kind: 'placed', player, space: space + firstRow(params) })
   },
 })
 
-// Two dice are added up to twelve, however short the side is.
+// To ten only six rows differ: one die picks one. Two dice are added up to twelve, however short the side is. Rows for a two
+// and a twelve come so rarely that nobody waits for all of them.
 const level = (to: number) =>
-  levelOf<Params>(`to-${to}`, `numbers to ${to}`, Math.max(to, 12), 'numerals', { to, blanks: 3 })
+  levelOf<Params>(`to-${to}`, `numbers to ${to}`, to === 10 ? 10 : Math.max(to, 12), 'numerals', {
+    to,
+    blanks: 3,
+    ...(to === 10 ? { dice: 1, full: null } : { dice: 2, full: 8 }),
+  })
 
 const plankId = (player: number, row: number, i: number) => `plank-${player}-${row}-${i}`
 
@@ -55,10 +74,10 @@ const table: Table<Params, CoverState<Params>, number> = {
           ...range(0, players - 1).map((player) =>
             stacked(
               2,
-              ...range(0, rows - 1).map((row) =>
+              ...range(0, rowsOf(params) - 1).map((row) =>
                 beside(
                   4,
-                  place(`row-${player}-${row}`, [10, 8], { face: numeral(row + 2) }),
+                  place(`row-${player}-${row}`, [10, 8], { face: numeral(row + firstRow(params)) }),
                   grid(
                     rowOf(params, row).map((number, i, all) => ({
                       id: plankId(player, row, i),
@@ -75,7 +94,7 @@ const table: Table<Params, CoverState<Params>, number> = {
             ),
           ),
         ),
-        deviceSpots(dice(2)),
+        deviceSpots(dice(params.dice)),
       ),
     ),
   things: ({ params, boards, thrown }) => [
@@ -92,7 +111,7 @@ const table: Table<Params, CoverState<Params>, number> = {
           : [],
       ),
     ),
-    ...deviceThings(dice(2), thrown),
+    ...deviceThings(dice(params.dice), thrown),
   ],
   say: ({ params, turn }, row) => ({
     verb: 'fill',
@@ -112,14 +131,19 @@ export const jettyPlanks = defineGame({
   players: { min: 1, max: 4, typical: 2 },
   goes: 'alternate',
   interaction: 'race',
-  focus: () => ['say'],
+  // Past twenty the numbers of the rows are spread thin: to read them is what comes up most.
+  focus: ({ to }) => (to <= 20 ? ['say'] : ['numeral', 'say']),
   variants: (params) =>
     params.blanks > 1 ? [{ change: 'fewer-blanks', amount: 1, params: { ...params, blanks: 1 } }] : [],
   table,
-  materials: ({ to, blanks }) => [
-    perPlayer({ kind: 'board', name: 'jetty sheet', shows: `to ${to}, ${blanks} blanks a row` }),
+  materials: (params) => [
+    perPlayer({
+      kind: 'board',
+      name: 'jetty sheet',
+      shows: `to ${params.to}, ${rowsOf(params)} rows, ${params.blanks} blanks a row`,
+    }),
     perPlayer({ kind: 'sleeve' }),
-    perSet({ kind: 'die', sides: 6 }, 2),
+    perSet({ kind: 'die', sides: 6 }, params.dice),
   ],
   room: { ...quietTable, together: false, win: true },
 })

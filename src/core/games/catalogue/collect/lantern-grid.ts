@@ -43,7 +43,7 @@ const engine = covering<Params>({
     if (number <= 5)
       sink({ kind: 'answered', player, item: { op: 'see', pattern: 'groups', answer: number }, steps: 0 })
     else {
-      sink({ kind: 'answered', player, item: { op: 'count', answer: number }, steps: number })
+      sink({ kind: 'answered', player, item: { op: 'count', answer: number, set: true }, steps: number })
       sink({ kind: 'built', player, cubes: number, space })
     }
     sink({ kind: 'placed', player, space })
@@ -98,6 +98,7 @@ export const lanternGrid = defineGame({
     level('to-15', '1 to 15', 15, 30, 18),
   ],
   players: { min: 1, max: 4, typical: 2 },
+  marked: ({ sectors }) => (sectors > 5 ? { strand: 'how-many', step: 'count-set-10' } : null),
   goes: 'alternate',
   interaction: 'shared',
   contested: ({ score }) => score === 'own-colours',

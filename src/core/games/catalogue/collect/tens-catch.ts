@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
+import type { PracticeItem } from '../../../skills'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
 import { range, without } from '../../engine/source'
@@ -93,6 +94,9 @@ function refill(state: State, chance: Chance, sink?: Sink): State {
   return { params, players, turn, ended, winner, unseen, under, open, piles, since }
 }
 
+/** To five and to ten the question is what goes with a card; beyond, what some cards come to. */
+const asksForPart = ({ target }: Params) => target === 5 || target === 10
+
 function play(state: State, caught: Catch | null, sink?: Sink): State {
   const { params, unseen, under, open, piles, since, turn: player } = state
   if (caught === null) {
@@ -110,8 +114,12 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
     if (rest.length === 0)
       sink({ kind: 'answered', player, item: { op: 'numeral', answer: first }, steps: 0 })
     let soFar = first
-    for (const card of rest) {
-      const item = { op: 'add' as const, a: soFar, b: card, answer: soFar + card }
+    for (const [i, card] of rest.entries()) {
+      const isLast = i === rest.length - 1
+      const item: PracticeItem =
+        isLast && asksForPart(params)
+          ? { op: 'missing', part: soFar, whole: params.target, answer: card }
+          : { op: 'add', a: soFar, b: card, answer: soFar + card }
       sink({ kind: 'answered', player, item, steps: card })
       soFar += card
     }
@@ -220,13 +228,7 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
   players: { min: 1, max: 4, typical: 1 },
   goes: 'parallel',
   interaction: 'shared',
-  // What goes with a card to make the target is asked, not the sum.
-  marked: ({ target }) =>
-    target === 5 || target === 10
-      ? { strand: 'add', step: target === 5 ? 'parts-of-5' : 'complements-10' }
-      : target === 20
-        ? { strand: 'add', step: 'make-ten-20' }
-        : null,
+  marked: ({ target }) => (target === 20 ? { strand: 'add', step: 'make-ten-20' } : null),
   setup: (params, players) => ({
     params,
     players,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { PracticeItem } from '../../../skills'
 import { tracking, type TrackState } from '../../families/track'
 import { defineGame, levelOf, quietTable, type Sink, type Variant } from '../../engine/game'
 import { dice, range, sum, turnUp } from '../../engine/source'
@@ -34,7 +35,14 @@ function tellMat(unit: number, from: number, to: number, player: number, sink: S
   // Ten small pieces for a large one, or a large one for ten small.
   for (let trade = 0; trade < changed; trade++) sink({ kind: 'took', player, cards: [traded] })
   const tens = Math.floor(to / 10)
-  const item = { op: 'tens' as const, tens, ones: to % 10, answer: to }
+  const item: PracticeItem = {
+    op: 'tens',
+    tens,
+    ones: to % 10,
+    answer: to,
+    // Hundreds are a step of their own.
+    ...(changed > 0 && unit === 1 ? { traded: true } : {}),
+  }
   sink({ kind: 'answered', player, item, steps: 0 })
 }
 

@@ -218,11 +218,11 @@ export const perch = defineGame<Params, State, number, null>({
   players: { min: 2, max: 3, typical: 2 },
   goes: 'alternate',
   interaction: 'contest',
-  marked: ({ source: { kind } }) =>
-    kind === 'ten-more'
+  marked: ({ source }) =>
+    source.kind === 'ten-more'
       ? { strand: 'place', step: 'ten-and-some' }
-      : kind === 'doubles'
-        ? { strand: 'add', step: 'doubles-20' }
+      : source.kind === 'doubles'
+        ? { strand: 'add', step: source.sectors > 6 ? 'doubles-20' : 'doubles-10' }
         : null,
   setup: (params, players) => ({
     params,

@@ -1,5 +1,5 @@
 import { unit, type Chance } from '../../../chance/chance'
-import type { ProfileStep } from '../../../evidence/fit'
+import type { ProfileStep } from '../../../skills/marked-step'
 import { gameOf, games } from '../../../games'
 import { strandIds, strandOf, type StrandId } from '../../../skills'
 import { addDays } from '../../calendar'

@@ -1,4 +1,4 @@
-import { markedStep } from './fit'
+import { markedStep } from './marked-step'
 
 test('a level is marked at the hardest step of which it holds a fifth, in the strand of the groups where that is practised enough', () => {
   const profile = [
