@@ -43,7 +43,10 @@ export interface RunVisit {
   eachItsOwn: boolean
   step: VisitStep
   /** What an adult at the station needs, of the level that is played. */
-  texts: Pick<LevelTexts, 'lookFors' | 'finishEarly' | 'stuck' | 'cautions'> & {
+  texts: Pick<
+    LevelTexts,
+    'setUp' | 'start' | 'steps' | 'rules' | 'end' | 'lookFors' | 'finishEarly' | 'stuck' | 'cautions'
+  > & {
     /** What can go wrong, as it is seen, with the slip it is. */
     slips: { reason: SlipReason; seen: string }[]
   }
@@ -97,12 +100,15 @@ export interface RunPage {
 }
 
 function forRun(gameId: string, levelId: string): RunVisit['texts'] {
-  const { lookFors, finishEarly, stuck, cautions, misconceptions } = textsAt(gameId, levelId)
+  const { setUp, start, steps, rules, end, lookFors, finishEarly, stuck, cautions, misconceptions } = textsAt(
+    gameId,
+    levelId,
+  )
   const slips = misconceptions.flatMap(({ seen, slip, move }) => {
     const reason = slip ?? slipReasons.find((one) => one === move)
     return reason ? [{ reason, seen }] : []
   })
-  return { lookFors, finishEarly, stuck, cautions, slips }
+  return { setUp, start, steps, rules, end, lookFors, finishEarly, stuck, cautions, slips }
 }
 
 /** Milliseconds left of the slot under way; never more than all of it, whatever was done to the computer's clock. */

@@ -6,7 +6,7 @@ import { copiesOf } from './piece'
 import { centimetreTrack } from './pieces/lines'
 import { piecesOf } from './pieces/of-thing'
 import { bagLabel } from './sheets/bag-label'
-import { taskCard } from './sheets/task-card'
+import { taskCardWithRules } from './sheets/task-card'
 
 /** A level as it is played out of a bag. */
 export interface LevelPlayed {
@@ -16,6 +16,9 @@ export interface LevelPlayed {
   /** Sets at once. */
   sets: number
 }
+
+/** Sets of children that share a card: it stands between their two tables. Common practice, no source. */
+const setsAtACard = 2
 
 /** How a thing of the shelf can be printed where there is too little of it. */
 const printedInstead = (one: Thing): string | null =>
@@ -53,12 +56,12 @@ export function bagOf(
       id: id(`task card ${level.id}`),
       name,
       role: 'needed',
-      count: level.sets,
+      count: Math.ceil(level.sets / setsAtACard),
       thing: null,
       part: (count, { taskCards: form }) => ({
         title: name,
         across: form === 'small',
-        pieces: copiesOf([taskCard(game, level.title, level.params, form)], count),
+        pieces: copiesOf(taskCardWithRules(game, level.title, level.params, form), count),
       }),
     }
   })

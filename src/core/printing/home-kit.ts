@@ -8,7 +8,7 @@ import { letters, type Language } from './letters'
 import { packed } from './pack'
 import { at, copiesOf, framed, type Piece } from './piece'
 import { piecesOf } from './pieces/of-thing'
-import { taskCard } from './sheets/task-card'
+import { taskCardWithRules } from './sheets/task-card'
 
 /** A level that a child can play at home: by its own level, whatever its group plays. */
 export interface HomeGame {
@@ -152,7 +152,8 @@ export function homeKit(child: { id: string; name: string }, home: HomeGame, lan
         // Its level has no name at home: names of levels rank.
         part: (count) => ({
           title: 'how to play',
-          pieces: copiesOf([taskCard(game, '', params, 'large', 'at home')], count),
+          across: true,
+          pieces: copiesOf(taskCardWithRules(game, '', params, 'small', 'at home'), count),
         }),
       },
       {

@@ -7,6 +7,7 @@ import type { HelperPage } from '@/server/room/pages'
 import { Pennant } from '../pennant'
 import { Problems } from '../problems'
 import { ChildRow, MarkSign, markWords } from '../run/child-row'
+import { HowToPlayIt } from '../run/how-to-play-it'
 import { NotStored } from '../run/not-stored'
 import { OpenChild } from '../run/open-child'
 import { Outcome } from '../run/outcome'
@@ -81,6 +82,10 @@ export function HelperBoard({ page, actions }: { page: HelperPage; actions: Help
                   <span className="small">{visit.texts.lookFors[0]}</span>
                 </div>
               </div>
+              <details className="small">
+                <summary>How to play</summary>
+                <HowToPlayIt texts={visit.texts} />
+              </details>
               <details className="small">
                 <summary>What the three marks mean here</summary>
                 <ul className="rows small">

@@ -18,7 +18,7 @@ const backs: Record<Backs, string> = {
   'short edge': 'backs, turned on the short edge',
 }
 const cards: Record<TaskCardForm, string> = {
-  small: 'two task cards a sheet',
+  small: 'small task cards, folded',
   large: 'large task cards',
   signs: 'task cards with signs only',
 }

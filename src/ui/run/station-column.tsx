@@ -6,6 +6,7 @@ import type { MarkValue } from '@/core/evidence/mark'
 import type { RunPage, RunVisit, ShownMark } from '@/server/session-board'
 import { keyOf } from './board'
 import { ChildRow } from './child-row'
+import { HowToPlayIt } from './how-to-play-it'
 import { Outcome } from './outcome'
 import { Pennant } from '../pennant'
 import { modeInWords } from '../words'
@@ -90,7 +91,8 @@ export function StationColumn({
           <div className="look-for tiny">{visit.texts.lookFors[0]}</div>
           <div className="visit-line">
             <details className="early tiny">
-              <summary>Stuck? Early?</summary>
+              <summary>How to play</summary>
+              <HowToPlayIt texts={visit.texts} />
               <p>
                 <strong>Stuck?</strong> {visit.texts.stuck}
               </p>

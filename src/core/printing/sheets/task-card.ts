@@ -9,23 +9,40 @@ import { stepPictures, type StepPicture } from '../../games/playing/step-picture
 import { textsOf } from '../../games/texts'
 import { nameOf } from '../../things'
 import { at, type Piece } from '../piece'
+import { rulesSide, type SideSize } from './rules-side'
 import { leading, linesOf, paragraph, sizeFor, textFrom, textRound, textTo, widthOf } from '../text'
 
-/** Two on a sheet that lies across, one on a sheet with larger letters, or one with signs instead of words. */
+/** Half a sheet, folded; a whole one with larger letters; or a whole one with signs instead of words. */
 export const taskCardForms = ['small', 'large', 'signs'] as const
 export type TaskCardForm = (typeof taskCardForms)[number]
 
-interface Size {
-  width: number
-  height: number
-  /** Of the letters, to those of a whole sheet. */
-  letters: number
-}
+type Where = 'at school' | 'at home'
 
-const sizes: Record<TaskCardForm, Size> = {
+const sizes: Record<TaskCardForm, SideSize> = {
   small: { width: 138, height: 181, letters: 0.74 },
   large: { width: 190, height: 268, letters: 1.12 },
   signs: { width: 190, height: 268, letters: 1 },
+}
+
+/** A card with its other side: next to each other where it is folded in the middle, else one after the other. */
+export function taskCardWithRules(
+  game: AnyGame,
+  level: string,
+  params: unknown,
+  form: TaskCardForm = 'small',
+  where: Where = 'at school',
+): Piece[] {
+  const front = taskCard(game, level, params, form, where)
+  const rules = rulesSide(game.title, level, textsOf(game.id, params), sizes[form])
+  if (form !== 'small') return [front, rules]
+  const { width, height } = front
+  return [
+    {
+      width: 2 * width,
+      height,
+      marks: [at(-width / 2, 0, front.marks, 'front'), at(width / 2, 0, rules.marks, 'back')],
+    },
+  ]
 }
 
 /** What children read at the station: the picture, what they need, what to do in a few steps, what comes then. */
@@ -34,7 +51,7 @@ export function taskCard(
   level: string,
   params: unknown,
   form: TaskCardForm = 'small',
-  where: 'at school' | 'at home' = 'at school',
+  where: Where = 'at school',
 ): Piece {
   const { width, height, letters } = sizes[form]
   const texts = textsOf(game.id, params)
