@@ -97,6 +97,6 @@ test('Team Board: a lower row is never easier, and no question stands twice in a
 test('Hidden Corner of 2, 5 and 10: every card has one of them', () => {
   const corner = gameOf('hidden-corner')
   const { params } = corner.levels.find(({ id }) => id === 'products-2-5-10')!
-  // Pairs of 0 to 10 without order: 66; without 2, 5 and 10 eight numbers are left: 36 pairs.
-  expect(corner.figures!(params, 2)).toEqual({ cards: 66 - 36 })
+  // Pairs of 1 to 10 without order: 55; without 2, 5 and 10 seven numbers are left: 28 pairs.
+  expect(corner.figures!(params, 2)).toEqual({ cards: 55 - 28 })
 })

@@ -100,7 +100,7 @@ const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
   ],
   'triangle cards': ({ op, to, among }) => [
     'Cut triangles, or cards with three corners marked.',
-    `Write two parts from 0 to ${to} below and their ${op === 'add' ? 'total' : 'product'} on top.`,
+    `Write two parts from ${op === 'multiply' ? 1 : 0} to ${to} below and their ${op === 'add' ? 'total' : 'product'} on top.`,
     among ? `Make every pair with a ${orList(among)} in it once.` : 'Make every pair of parts once.',
   ],
   'time cards': ({ every }) => [
@@ -136,7 +136,7 @@ const ways: { [K in ThingKind]?: (one: ThingOf<K>) => Lines } = {
   list: () => [
     'Write down eight small things of the room.',
     'Take nothing sharp, heavy or breakable.',
-    'Draw each for who can’t read.',
+    'Draw each for anyone who can’t read.',
   ],
   table: ({ of }) => [
     `Write a table of ${of}.`,

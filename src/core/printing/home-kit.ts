@@ -104,7 +104,6 @@ function letterPage(name: string, { gameId, levelId }: HomeGame, language: Langu
     flow.say(title, { size: 5.2, heavy: true })
     flow.say(text, { size: 4.9 })
   }
-  block(words.courseTitle, `${texts.start} ${texts.end}`)
   block(words.lookTitle, texts.lookFors[0])
   block(words.helpTitle, texts.stuck)
   block(words.moreTitle, texts.harder)

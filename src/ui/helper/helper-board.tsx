@@ -104,10 +104,12 @@ export function HelperBoard({ page, actions }: { page: HelperPage; actions: Help
                 <p>
                   <strong>Done here?</strong> {visit.texts.finishEarly}
                 </p>
-                {visit.texts.cautions.map((caution) => (
-                  <p key={caution}>{caution}</p>
-                ))}
               </details>
+              {visit.texts.cautions.map((caution) => (
+                <p key={caution} className="caution">
+                  {caution}
+                </p>
+              ))}
               {setsOf(visit).map((set) => (
                 <div key={set[0].id} className="set">
                   {set.map((child) => (

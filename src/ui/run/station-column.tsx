@@ -76,6 +76,11 @@ export function StationColumn({
       {onMissing && station.inBag.length > 0 && (
         <MissingThings things={station.inBag} onMissing={onMissing} />
       )}
+      {[...new Set(visits.flatMap(({ texts }) => texts.cautions))].map((caution) => (
+        <p key={caution} className="caution tiny">
+          {caution}
+        </p>
+      ))}
       {visits.length === 0 && <p className="muted small">Empty in this slot.</p>}
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">
@@ -99,11 +104,6 @@ export function StationColumn({
               <p>
                 <strong>Done early?</strong> {visit.texts.finishEarly}
               </p>
-              {visit.texts.cautions.map((caution) => (
-                <p key={caution} className="caution">
-                  {caution}
-                </p>
-              ))}
             </details>
             <Outcome
               title={station.title}

@@ -42,7 +42,7 @@ export function promptFor(item: PracticeItem, verb: MoveWords['verb'] | undefine
     case 'coins':
       return 'How much are they worth?'
     case 'pay':
-      return 'How many coins, at the fewest?'
+      return 'What is the fewest coins you can use?'
     case 'change':
       return 'How much comes back?'
     case 'factor':
@@ -114,7 +114,7 @@ export const slipInWords: Record<SlipReason, string> = {
   'named-the-whole': 'Said the whole in place of the part.',
   'next-hour': 'Named the hour that comes next.',
   'hands-swapped': 'Took one hand for the other.',
-  'unit-too-long': 'Took a piece too much for the part that comes again.',
+  'unit-too-long': 'Put one piece too many in the repeating part.',
   'unit-too-short': 'Left out a piece of the part that comes again.',
   'unequal-shares': 'Shares were not equal, or some were left over.',
   'halved-once': 'Halved once, not twice.',
@@ -146,6 +146,17 @@ export const caseInWords: Record<Notable, string> = {
   beyond: 'going past the goal',
   'covers-several': 'several covered at once',
   ends: 'the end',
+}
+
+/** Who has won a game that is over, told to the children. */
+export function winnersInWords(winners: readonly number[], players: number): string {
+  if (players === 1) return 'You have finished.'
+  if (winners.length === players) return 'You have all won.'
+  if (winners.length === 0) return 'Nobody has won this time.'
+  const names = winners.map((winner) => `Player ${winner + 1}`)
+  return names.length === 1
+    ? `${names[0]} has won.`
+    : `${names.slice(0, -1).join(', ')} and ${names.at(-1)} have won together.`
 }
 
 /** What was done, in a sentence about the player. */

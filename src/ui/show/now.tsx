@@ -2,7 +2,7 @@ import { gameOf } from '@/core/games'
 import type { Frame } from '@/core/games/playing/showing'
 import { itemAsked, sentenceOf, type PracticeItem } from '@/core/skills/item'
 import type { Scene } from '@/core/table'
-import { hintFor, moveInWords, promptFor } from './in-words'
+import { hintFor, moveInWords, promptFor, winnersInWords } from './in-words'
 import { Sentence } from './sentence'
 
 /** What was worked out, as it would stand on a sheet; the last few. */
@@ -80,7 +80,12 @@ export function Now({
       {left !== undefined && (
         <p className="show-hint">{left === 1 ? 'One number is left.' : `${left} numbers are left.`}</p>
       )}
-      {over && <p className="show-hint">{talk}</p>}
+      {over && (
+        <>
+          <p className="show-prompt">{winnersInWords(frame.round.winners, frame.round.state.players)}</p>
+          <p className="show-hint">{talk}</p>
+        </>
+      )}
     </div>
   )
 }

@@ -1,14 +1,17 @@
 import { practised, slipsIn } from '@/core/games/playing/practised'
 import type { Trying } from '@/core/games/playing/trying'
 import { stepOf } from '@/core/skills'
-import { slipInWords } from '../show/in-words'
+import { slipInWords, winnersInWords } from '../show/in-words'
 
 /** What was practised in a game, and what went astray: for who plays, kept nowhere. */
 export default function Summary({ trying }: { trying: Trying }) {
   const [steps, slips] = [practised(trying), slipsIn(trying.done)]
-  if (steps.length === 0) return <p className="show-prompt">The game is over.</p>
+  const { phase, winners, state } = trying.round
+  const won = phase === 'over' && <p className="show-prompt">{winnersInWords(winners, state.players)}</p>
+  if (steps.length === 0) return won || <p className="show-prompt">The game is over.</p>
   return (
     <div className="try-summary">
+      {won}
       <h2>What was practised</h2>
       <table>
         <thead>

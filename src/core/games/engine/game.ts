@@ -117,6 +117,8 @@ export interface Game<P = unknown, S extends GameState = GameState, M = unknown,
    * `rounds`: each plays an own round to its end. `contest`: what one does changes what others can do.
    */
   interaction: 'race' | 'shared' | 'rounds' | 'contest'
+  /** What each player has at the end, where most wins; null: at these settings all win together. Left out: there is one winner. */
+  scores?: (state: S) => readonly number[] | null
   /** At these settings somebody wins, though all fill one board: who that is, only games that are played can tell. */
   contested?: (params: P) => boolean
   /**
@@ -159,7 +161,7 @@ export interface GameState {
   /** Whose go it is, from 0. */
   turn: number
   ended: boolean
-  /** Who won, in a contest; null: nobody. */
+  /** Who won alone, in a contest; null: nobody did, and who shares it hangs on the scores; left out: whoever had the last go. */
   winner?: number | null
   /** The go is not over: the same player chooses again. */
   more?: boolean
@@ -223,12 +225,40 @@ export function replaced<T>(list: readonly T[], at: number, value: T): readonly 
   return copy
 }
 
-/** Who owns most of these; null if several do. `owners`: a player for each, negative: nobody. */
-export function mostOwned(owners: readonly number[], players: number): number | null {
+/** Who stands highest: one, or several who share it. */
+export function leaders(scores: readonly number[]): number[] {
+  const most = Math.max(...scores)
+  return scores.flatMap((score, player) => (score === most ? [player] : []))
+}
+
+/** How many of these each player owns. `owners`: a player for each, negative: nobody. */
+export function ownedBy(owners: readonly number[], players: number): number[] {
   const owned = Array.from({ length: players }, () => 0)
   for (const owner of owners) if (owner >= 0) owned[owner]++
-  const most = Math.max(...owned)
-  return owned.indexOf(most) === owned.lastIndexOf(most) ? owned.indexOf(most) : null
+  return owned
+}
+
+/**
+ * Who has won a game that is over; several share a win, and all have won what all did together. Empty: nobody has.
+ * @param last who had the last go
+ */
+export function winnersOf<P, S extends GameState, M, V>(
+  game: Pick<Game<P, S, M, V>, 'room' | 'scores'>,
+  state: S,
+  last: number,
+): number[] {
+  const all = Array.from({ length: state.players }, (_, player) => player)
+  const scores = game.scores?.(state)
+  if (scores) return leaders(scores)
+  if (scores === null || !game.room.win) return all
+  if (typeof state.winner === 'number') return [state.winner]
+  return state.winner === undefined ? [last] : []
+}
+
+/** Who owns most of these; null if several do. `owners`: a player for each, negative: nobody. */
+export function mostOwned(owners: readonly number[], players: number): number | null {
+  const first = leaders(ownedBy(owners, players))
+  return first.length === 1 ? first[0] : null
 }
 
 /** Whose go comes next. */

@@ -2,7 +2,7 @@ import { restoredChance, seededChance, type Chance } from '../../chance/chance'
 import type { PracticeItem } from '../../skills'
 import { editsBetween, type Edit, type Scene, type Viewer } from '../../table'
 import type { GameEvent } from './events'
-import { anyMove, type Choice, type GameState } from './game'
+import { anyMove, winnersOf, type Choice, type GameState } from './game'
 import { gameOf } from '../index'
 
 /** What comes next: the device is used, the player whose go it is chooses and answers, or nothing. */
@@ -21,6 +21,8 @@ export interface Round {
   chance: readonly number[]
   /** Who has acted on the call, where one call serves all. */
   acted: number
+  /** Who has won, several where they share it; before the end nobody. */
+  winners: readonly number[]
 }
 
 /** Something that happened, with what it changed on the table. */
@@ -67,6 +69,7 @@ export function newRound(game: string, params: unknown, players: number, seed: n
     phase: 'roll',
     chance: seededChance(seed).state(),
     acted: 0,
+    winners: [],
   }
 }
 
@@ -200,6 +203,7 @@ export function choose(round: Round, move: unknown, viewer: Viewer | null = 'tab
     state,
     phase: state.ended ? 'over' : goesOn ? 'choose' : 'roll',
     acted: goesOn ? acted : 0,
+    winners: state.ended ? winnersOf(game, state, who) : [],
   }
   const events: RoundEvent[] = heard.flatMap((event): RoundEvent[] =>
     event.kind === 'answered' && (viewer === 'all' || !event.secret)
@@ -215,7 +219,7 @@ export function choose(round: Round, move: unknown, viewer: Viewer | null = 'tab
     notable: ofMove(round, chosen, next, heard),
     edits: editsFor(viewer, round, next),
   })
-  if (state.ended) events.push({ kind: 'ended', actor: state.winner ?? who, notable: ['ends'], edits: [] })
+  if (state.ended) events.push({ kind: 'ended', actor: next.winners[0] ?? who, notable: ['ends'], edits: [] })
   return { round: next, events }
 }
 

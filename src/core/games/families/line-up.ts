@@ -11,9 +11,12 @@ export interface LineUpCard {
   item: PracticeItem
 }
 
-/** Values a card can have: for clocks, quarters of an hour from midnight. */
+/** Minutes after midnight: in less than half a day each face of a clock comes once, and has one place in the line. */
+export const [dayFrom, dayTo] = [7 * 60, 18 * 60 + 45]
+
+/** Values a card can have: for clocks, quarters of an hour. */
 const valuesOf = (kind: LineUpKind, low: number, high: number) =>
-  kind === 'clocks' ? range(0, 24 * 60 - 15, 15) : range(low, high)
+  kind === 'clocks' ? range(dayFrom, dayTo, 15) : range(low, high)
 
 /**
  * Cards for children who line up: as many as there are children, no two worth the same, lowest to

@@ -43,6 +43,8 @@ interface RespondRules<P> {
   open: (turn: Turn<P> & { chance: Chance; card: number }, sink?: Sink) => readonly number[]
   /** Sends what is answered, built, written. */
   answer: (turn: Turn<P> & { prompt: readonly number[] }, sink: Sink) => void
+  /** The pack is shuffled whole again before this task; left out: when it is used up. */
+  shuffles?: (params: P, done: number) => boolean
   /** One call for all: the task is opened once and done when the last child has answered. */
   all?: boolean
   /** Tasks come in an order of their own, so that no two goes need be alike. */
@@ -74,7 +76,7 @@ export function responding<P>(
       let left = packLeft
       let card = 0
       if (rules.cards) {
-        const held = packLeft.length > 0 ? packLeft : packOf(params)
+        const held = packLeft.length > 0 && !rules.shuffles?.(params, done) ? packLeft : packOf(params)
         const index = chance.int(0, held.length - 1)
         card = held[index]
         left = without(held, index)

@@ -15,7 +15,6 @@ const letterSchema = z.strictObject({
   need: words,
   cut: words,
   how: words,
-  courseTitle: words,
   lookTitle: words,
   helpTitle: words,
   moreTitle: words,

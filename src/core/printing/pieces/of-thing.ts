@@ -114,7 +114,7 @@ function piecesOfOne(one: Thing): Piece[] | null {
         .filter((value) => value <= one.to)
         .flatMap((value) => copiesOf([framed(...coinTile, coinMarks(value, 0, 0, coinTile[0]))], one.copies))
     case 'triangle cards':
-      return range(0, one.to).flatMap((a) =>
+      return range(one.op === 'multiply' ? 1 : 0, one.to).flatMap((a) =>
         range(a, one.to)
           .filter((b) => one.among === null || one.among.includes(a) || one.among.includes(b))
           .map((b) => {

@@ -234,7 +234,7 @@ function stepsInWords(
   return { marks, height: y }
 }
 
-/** Large signs in a row, in their order: for who does not read yet. */
+/** Large signs in a row, in their order: for anyone who does not read yet. */
 function stepsInSigns(
   steps: Steps,
   pictures: Pictures,

@@ -90,7 +90,7 @@ export function scriptOf(id: string, item: PracticeItem, chance: Chance): Script
     case 'compare':
       return id === 'more-5'
         ? {
-            do: `Lay ${many(item.a, 'counter')} and ${many(item.b, 'counter')}, spread out unlike.`,
+            do: `Lay ${many(item.a, 'counter')} and ${many(item.b, 'counter')}, spread out differently.`,
             say: 'Are there more here or there, or the same? How do you know?',
           }
         : spoken(`Which is more: ${item.a} or ${item.b}? How do you know?`)

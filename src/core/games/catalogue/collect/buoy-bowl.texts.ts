@@ -9,8 +9,8 @@ export const buoyBowlTexts = (params: Params): LevelTexts => {
     start: `All ${pins} pins stand. Count them once together.`,
     end: `Done after ${throws} throws, or when the time is up.`,
     steps: [
-      ['roll', 'Roll the ball.'],
-      ['count', hidden ? 'Count the ones that fell out.' : 'How many fell?'],
+      ['roll', hidden ? 'Roll the ball. A friend puts up the screen.' : 'Roll the ball.'],
+      ['count', hidden ? 'Count the pins that fell over.' : 'How many fell?'],
       ['say', hidden ? 'How many still stand? Say it.' : 'How many stand?'],
       hidden ? ['look', 'Lift the screen. Look.'] : ['say', `Say both: … and … make ${pins}.`],
       record ? ['write', 'Write both parts.'] : ['pass', 'Set them up again.'],
@@ -49,7 +49,11 @@ export const buoyBowlTexts = (params: Params): LevelTexts => {
     iCan: `I can say two parts that make ${pins}.`,
     words: ['part', 'whole', 'fell', 'still stand', 'make'],
     easier:
-      pins > 5 ? 'Stand the pins in two rows of five.' : 'Keep the fallen pins beside the standing ones.',
+      pins > 5
+        ? 'Stand the pins in two rows and count one row together.'
+        : hidden
+          ? 'Leave one of the standing pins in sight.'
+          : 'Keep the fallen pins beside the standing ones.',
     harder: 'Say the parts before you look at the standing pins.',
     stuck: `Show ${pins} fingers and fold down the ones that fell.`,
     finishEarly: 'Write all the ways the pins can fall.',

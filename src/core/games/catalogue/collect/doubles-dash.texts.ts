@@ -5,9 +5,9 @@ export const doublesDashTexts = (params: Params): LevelTexts => {
   const { boxes, values, predict } = params
   const die = values === 6
   return {
-    setUp: `A sheet with ${values} columns of ${boxes} boxes, ${die ? 'a die' : `cards 1 to ${values}`}, a pencil each.`,
+    setUp: `One sheet for all, with ${values} columns of ${boxes} boxes, ${die ? 'a die' : `cards 1 to ${values}`}, a pencil each.`,
     start: `${predict ? 'Each says which column will win. ' : ''}All the boxes are empty.`,
-    end: 'The race ends when one column is full to the top.',
+    end: 'Done when one column is full to the top: that number has won the race. Nobody loses.',
     steps: [
       die ? ['roll', 'Roll the die.'] : ['turn', 'Turn a card.'],
       ['say', 'Double it. Say it.'],
@@ -15,12 +15,12 @@ export const doublesDashTexts = (params: Params): LevelTexts => {
       ['pass', 'Pass it on.'],
     ],
     rules: [
-      ...(predict ? ['Guess which column will be first at the top.'] : []),
+      ...(predict ? ['Guess which column will fill first.'] : []),
       `${die ? 'Roll the die' : 'Turn a card'} and double the number.`,
       'Write the double in the next box of that number’s column.',
       ...(die ? [] : ['Put the card back and shuffle.']),
-      'The first column at the top ends the race.',
-      'Look back: could anyone have known which?',
+      'The first column to fill ends the race.',
+      'Could anyone have guessed which?',
     ],
     lookFors: [
       values > 6 ? 'Knows doubles beyond 6, or builds them from fives?' : 'Knows the double, or adds?',

@@ -135,7 +135,7 @@ export const doublesDash = defineGame<Params, State, 'double', null>({
   variants: (params) => fewer(params, 'boxes', 'fewer-spaces', 2),
   table,
   materials: ({ values, boxes }) => [
-    perPlayer({
+    perSet({
       kind: 'board',
       name: 'doubles sheet',
       shows: `${values} columns of ${boxes}`,

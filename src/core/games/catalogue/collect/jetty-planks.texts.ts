@@ -7,7 +7,9 @@ export const jettyPlanksTexts = (params: Params): LevelTexts => {
   return {
     setUp: `A jetty sheet to ${to} in a sleeve and a pen for each child, ${dice === 1 ? 'a die' : 'two dice'}.`,
     start: 'All the rows have gaps. Read one row together.',
-    end: all ? 'The first to fill every row wins.' : `The first to fill ${rowsToWin(params)} rows wins.`,
+    end: all
+      ? 'The first to fill every row of their sheet wins.'
+      : `The first to fill ${rowsToWin(params)} rows wins.`,
     steps: [
       ['roll', dice === 1 ? 'Roll the die.' : 'Roll the two dice and add.'],
       ['look', 'Find your row.'],

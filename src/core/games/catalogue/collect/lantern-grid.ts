@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { covering, type CoverState } from '../../families/cover'
-import { defineGame, levelOf, quietTable } from '../../engine/game'
+import { defineGame, levelOf, ownedBy, quietTable } from '../../engine/game'
 import { range, shorterBy, spinner, turnUp } from '../../engine/source'
 import { perPlayer, perSet } from '../../engine/material'
 import { lie, deviceSpots, deviceThings } from '../../families/on-table'
@@ -109,6 +109,7 @@ export const lanternGrid = defineGame({
       params: { ...params, enough: some },
     })),
   table,
+  scores: ({ owners, players }) => (owners ? ownedBy(owners, players) : null),
   materials: ({ sectors, boxes }) => [
     perSet({ kind: 'board', name: 'lantern grid', shows: `${boxes} boxes with 1 to ${sectors}` }),
     perSet({ kind: 'spinner', sectors }),

@@ -18,21 +18,27 @@ export const lowTideTexts = (params: Params): LevelTexts => {
     setUp: `A strip 1 to ${numbers} and ${numbers} counters for each child, ${one ? 'a die' : `${dice === 2 ? 'two' : 'three'} dice`}${operations ? ', a sheet and a pencil each' : ''}.`,
     start: 'The whole strip is open.',
     end: untilFull
-      ? 'Done when the whole strip is covered.'
-      : 'Nothing fits: add up what is still open. The least left wins, or beat your own best.',
+      ? 'Done when every strip is covered: then all of you have won.'
+      : 'When everyone has played a round, the child with the least left wins.',
     steps: [
       ['roll', one ? 'Roll the die.' : 'Roll the dice and add.'],
       parts === 1 ? ['look', 'Find that number.'] : ['choose', 'What makes it?'],
       ['cover', 'Cover it.'],
       ...(operations ? [['write', 'Write how you made it.'] as const] : []),
-      untilFull ? ['pass', 'Covered? Pass it on.'] : ['check', 'Nothing fits? Add what is left.'],
+      untilFull
+        ? ['pass', 'Strip full? Pass it on.']
+        : ['check', 'Nothing fits? Add up what is left. Pass it on.'],
     ],
     rules: [
       `${one ? 'Roll the die and say the number' : 'Roll the dice and say the total'}.`,
       parts === 1 ? 'Cover that number.' : `Cover it, ${how}.`,
       ...(operations ? ['Work from left to right; each step must be a whole number. Write it down.'] : []),
-      untilFull ? 'Covered already? Wait for your next go.' : 'Go on rolling as long as something fits.',
-      ...(untilFull ? [] : ['Nothing fits: your round is over. Add up what is still open.']),
+      untilFull
+        ? 'Covered already? Roll again. Strip full? Pass the die on.'
+        : 'Go on rolling as long as something fits.',
+      ...(untilFull
+        ? []
+        : ['Nothing fits? Your round is over: add up what is still open and pass the dice on.']),
     ],
     lookFors: [
       untilFull

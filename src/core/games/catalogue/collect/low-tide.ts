@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { numbersIn, workedOut, sumOfMask, waysToMake } from '../../families/cover-ways'
-import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
+import { bestOf, defineGame, leaders, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
 import { dice, sum, totalsOf, turnUp, range } from '../../engine/source'
 import { perPlayer, perSet } from '../../engine/material'
@@ -136,9 +136,8 @@ function play(state: State, way: number | null, sink?: Sink): State {
 
 /** Who has least uncovered; null if several have. */
 function lowest(open: readonly number[]): number | null {
-  const scores = open.map(sumOfMask)
-  const least = Math.min(...scores)
-  return scores.filter((score) => score === least).length === 1 ? scores.indexOf(least) : null
+  const first = leaders(open.map((mask) => -sumOfMask(mask)))
+  return first.length === 1 ? first[0] : null
 }
 
 const level = (id: string, title: string, to: number, params: z.input<typeof paramsSchema>) =>
@@ -242,6 +241,7 @@ export const lowTide = defineGame<Params, State, number, View>({
   },
   table,
   thinksLong: ({ operations }) => operations,
+  scores: ({ params, open }) => (params.untilFull ? null : open.map((mask) => -sumOfMask(mask))),
   materials: ({ numbers, dice: count, operations }) => [
     perPlayer({ kind: 'strip', to: numbers }),
     perPlayer({ kind: 'counter' }, numbers),

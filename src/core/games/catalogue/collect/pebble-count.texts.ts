@@ -77,7 +77,7 @@ export const pebbleCountTexts = (params: Params): LevelTexts => {
       : 'Lay them out so that a friend sees how many without counting.',
     stuck: 'Say the number again, and count together.',
     finishEarly: tens
-      ? 'Lay the last number with ten ones more and a rod fewer. Is it still the same?'
+      ? 'Make it again with one rod fewer and ten more ones. Is it still the same?'
       : 'Lay the last number out in two groups. Say both parts.',
     talk: 'How could you lay them out so that we see at once how many there are?',
     cautions: [smallParts, food],

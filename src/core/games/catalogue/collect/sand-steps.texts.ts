@@ -8,7 +8,7 @@ export const sandStepsTexts = (params: Params): LevelTexts => {
   return {
     setUp: `A path 1 to ${to} for each child, ${die ? 'a die' : `a spinner with 1 to ${to}`}, covers${write ? ', a pencil each' : ''}.`,
     start: 'All the steps are open.',
-    end: 'First with every step covered wins.',
+    end: 'The first to cover every step wins.',
     steps: [
       die ? ['roll', 'Roll the die.'] : ['spin', 'Spin.'],
       ['say', 'Say the number.'],
@@ -21,7 +21,11 @@ export const sandStepsTexts = (params: Params): LevelTexts => {
       `Find that step on your path and cover it.${write ? ' Write the number beside it.' : ''}`,
       'Covered already? Pass it on.',
       ...(die && to < 6
-        ? [`${to === 5 ? 'A six is' : `More than ${to} is`} not on the path: roll again.`]
+        ? [
+            to === 5
+              ? 'A six isn’t on the path: roll again.'
+              : `More than ${to} isn’t on the path: roll again.`,
+          ]
         : []),
     ],
     lookFors: [

@@ -11,20 +11,19 @@ export const tensCatchTexts = (params: Params): LevelTexts => {
   return {
     setUp: `Cards 1 to ${high}, four of each, shuffled face down in the middle.`,
     start: `Turn ${open} cards and lay them in a row.`,
-    end: 'Done when the pack is used up. Count your catches.',
+    end: 'Done when the pack is used up, or nothing more can be made. Most catches wins.',
     steps: [
       ['look', `What makes ${target}?`],
       ['say', 'Say the sum.'],
       ['choose', 'Take those cards.'],
-      ['turn', `Fill up to ${open} again.`],
-      ['pass', 'Pass it on.'],
+      ['turn', `Top up to ${open} cards again.`],
+      ['pass', 'Nothing fits? Swap the row. Pass it on.'],
     ],
     rules: [
       `Take any cards that make ${target} together, two or more, and say the sum.`,
       ...(high >= target ? [`A ${target} by itself counts too.`] : []),
-      `Fill up to ${open} again.`,
-      `Nothing makes ${target}? Put the ${open} under the pile and turn ${open} new ones.`,
-      'Count your catches at the end.',
+      `Top up to ${open} cards again.`,
+      `Nothing makes ${target}? Put the ${open} cards under the pile and pass it on; the next child turns ${open} new ones.`,
     ],
     lookFors: [
       `Says the pairs that make ${target} at once?`,

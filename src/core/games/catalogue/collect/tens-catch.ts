@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
-import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
+import { bestOf, defineGame, leaders, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
 import { range, without } from '../../engine/source'
-import { perPlayer } from '../../engine/material'
+import { perSet } from '../../engine/material'
 import { lie, heap } from '../../families/on-table'
 import { beside, grid, onTable, place, stacked, numeral, type Table } from '../../../table'
 
@@ -137,8 +137,8 @@ function play(state: State, caught: Catch | null, sink?: Sink): State {
 
 /** Who has most catches; null if several have. */
 function most(piles: readonly number[]): number | null {
-  const best = Math.max(...piles)
-  return piles.filter((pile) => pile === best).length === 1 ? piles.indexOf(best) : null
+  const first = leaders(piles)
+  return first.length === 1 ? first[0] : null
 }
 
 const choose = (n: number, k: number): number => (k === 0 ? 1 : k > n ? 0 : (choose(n - 1, k - 1) * n) / k)
@@ -257,6 +257,7 @@ export const tensCatch = defineGame<Params, State, Catch, readonly number[]>({
       : []),
   ],
   table,
-  materials: ({ high, copies }) => [perPlayer({ kind: 'number cards', from: 1, to: high, copies })],
+  scores: ({ piles }) => piles,
+  materials: ({ high, copies }) => [perSet({ kind: 'number cards', from: 1, to: high, copies })],
   room: { ...quietTable, win: true },
 })

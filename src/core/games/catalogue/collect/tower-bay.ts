@@ -3,13 +3,14 @@ import type { Chance } from '../../../chance/chance'
 import {
   bestOf,
   defineGame,
+  type GameState,
   levelOf,
   mostOwned,
+  ownedBy,
   quietTable,
-  type GameState,
+  replaced,
   type Sink,
   type Variant,
-  replaced,
 } from '../../engine/game'
 import {
   deviceOf,
@@ -239,6 +240,7 @@ export const towerBay = defineGame<Params, State, Move, View>({
   },
   variants,
   table,
+  scores: ({ params, towers, players }) => (params.score === 'own-colours' ? ownedBy(towers, players) : null),
   materials: (params) => [
     perSet({
       kind: 'board',

@@ -36,7 +36,7 @@ const taking = (params: Params, { small, large, example, goal }: Pieces): LevelT
   return {
     setUp: `${thing}, ${large}s and ${small}s in the middle, a mat for each child.`,
     start: 'All the mats are empty.',
-    end: `First to ${params.tens} ${large}s wins.`,
+    end: `The first to have ${params.tens} ${large}s on their mat wins.`,
     steps: [
       ['roll', step],
       ['place', `Take that many ${small}s.`],
@@ -91,7 +91,7 @@ const paying = (params: Params, { small, large, example, goal }: Pieces): LevelT
   return {
     setUp: `${thing}, a mat for each child with ${tens} ${large}s on it, ${small}s in the middle.`,
     start: `Start with ${tens} ${large}s: ${goal}.`,
-    end: 'First to an empty mat wins. Paying more than is left counts.',
+    end: 'The first with an empty mat wins. Owe more than you have left? Pay it all: that counts.',
     steps: [
       ['roll', step],
       ['check', `Too few ${small}s? Swap a ${large}.`],

@@ -8,11 +8,11 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
   return {
     setUp: `A pack ${low} to ${high}${by > 1 ? ` in ${by}s` : ''}, shuffled; ${hand} cards for each, the rest face down.`,
     start: `All lay down the pairs in their hand: ${ten ? 'two that make ten' : 'two of the same number'}.`,
-    end: 'Done when the cards are used up. Most pairs wins.',
+    end: 'Done when the cards are used up. Most pairs wins; if it’s equal, you share it.',
     steps: [
       ['look', ten ? 'Which card needs a partner?' : 'Look at your cards.'],
-      ['say', ten ? 'Ask for what makes ten.' : 'Ask for a number you hold.'],
-      ['place', 'Yes? Lay the pair down.'],
+      ['say', ten ? 'Ask someone for what makes ten.' : 'Ask someone for a number you hold.'],
+      ['place', 'Yes? Lay the pair down. Go again.'],
       ['turn', 'No? Draw a card.'],
       ['pass', 'Pass it on.'],
     ],
@@ -51,7 +51,7 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
           }
         : tens
           ? {
-              seen: 'Mixes up 13 and 30, or 14 and 40.',
+              seen: 'Says thirteen for 30, or fourteen for 40.',
               ask: 'How many tens has this one?',
               move: 'teen-or-ty',
             }
@@ -62,7 +62,7 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
                 move: 'digits-turned',
               }
             : {
-                seen: 'Mixes up 6 and 9, or 2 and 5.',
+                seen: high < 9 ? 'Mixes up 2 and 5.' : 'Mixes up 6 and 9, or 2 and 5.',
                 ask: 'Which way up is it? Where does it start?',
                 move: 'looks-alike',
               },
@@ -81,7 +81,7 @@ export const anyPairsTexts = (params: Params): LevelTexts => {
       : `Ask by a clue: “${tens ? 'ten more than 30' : `one more than ${low + 2}`}”.`,
     stuck: ten ? 'Show the card on fingers: which are down?' : 'Count along the line to the number.',
     finishEarly: 'Put your pairs in order.',
-    talk: 'How did you know whom to ask?',
+    talk: 'How did you know who to ask?',
     cautions: [],
     home: high <= 10 ? 'Use playing cards up to ten.' : 'Write each number twice on slips of paper.',
   }

@@ -302,6 +302,7 @@ export const anyPairs = defineGame<Params, State, Move, View>({
   variants: (params): Variant<Params>[] =>
     params.copies > 2 ? [{ change: 'fewer-cards', amount: 2, params: { ...params, copies: 2 } }] : [],
   table,
+  scores: ({ pairs }) => pairs,
   materials: ({ low, high, by, copies }) => [
     perSet({ kind: 'number cards', from: low, to: high, by, copies }),
   ],

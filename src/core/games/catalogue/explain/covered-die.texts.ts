@@ -37,7 +37,7 @@ export const coveredDieTexts = (params: Params): LevelTexts => {
         ? 'Makes ten with the two numbers, or counts on?'
         : 'Counts on from the covered one, or says the sum?',
       'Keeps the covered number in mind?',
-      'Says how many dots at a glance?',
+      faces > 6 ? 'Reads both numbers before one is covered?' : 'Says how many dots at a glance?',
     ],
     misconceptions: [
       {

@@ -11,7 +11,7 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
     end: `Done after ${calls} calls.`,
     steps: [
       ['look', works ? 'Look at the card. Work it out.' : 'Look at the card.'],
-      ['say', 'Say how many.'],
+      ['say', keyWord ? 'Say how many. Did you hear the key word?' : 'Say how many.'],
       ['hop', `${action[0].toUpperCase()}${action.slice(1)} that many, at your pace.`],
       ['check', 'Stop and stand still.'],
     ],
@@ -19,7 +19,7 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
       'The caller turns a card.',
       works ? 'Work it out and say how many.' : 'Say how many.',
       `All ${action} that many times, at their own pace.`,
-      ...(keyWord ? ['Only if the caller says the key word: else stand still.'] : []),
+      ...(keyWord ? ['Agree on a key word. Move only if the caller says it; otherwise stand still.'] : []),
       ...(ask === 'difference' ? ['Zero: nobody moves.'] : []),
       'Take turns to call.',
     ],
@@ -49,7 +49,7 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
             }
         : {
             seen: 'Counts faster than the moves.',
-            ask: 'How many times have your feet landed?',
+            ask: 'How many times have you done it?',
             move: 'one-for-one',
           },
     ],
@@ -61,10 +61,10 @@ export const deckDrillTexts = (params: Params): LevelTexts => {
     ],
     easier: 'Count aloud together.',
     harder: 'Count in a whisper, or in your head.',
-    stuck: 'Hold hands and count together.',
+    stuck: 'Count together, one number for each move.',
     finishEarly: 'Whisper the number and do it without a sound.',
     talk: 'How did you know when to stop?',
-    cautions: [movement, noRanking],
+    cautions: [...(action === 'clap' ? [] : [movement]), noRanking],
     home: 'Turn playing cards and hop on the spot.',
   }
 }

@@ -29,7 +29,7 @@ export const doorCardsTexts = (params: Params): LevelTexts => {
     lookFors: [
       `Says it at once, or works it out (${about})?`,
       'Uses a fact close by?',
-      'Which cards are missed by many?',
+      'Which cards do many children miss?',
     ],
     misconceptions: [
       {

@@ -11,7 +11,7 @@ type Own = Pick<
 
 const unequal: LevelTexts['misconceptions'][number] = {
   seen: 'The boats do not hold the same.',
-  ask: 'Would every boat be happy with that?',
+  ask: 'Do all the boats have the same?',
   move: 'unequal-shares',
 }
 const addsBoth: LevelTexts['misconceptions'][number] = {
@@ -92,7 +92,7 @@ const own: Record<CrewKind, Own> = {
     words: ['groups of', 'equal', 'altogether', 'in each'],
     easier: 'Crews of 2 and 5 only.',
     harder: 'Say how many before you fill the boats.',
-    stuck: 'Tap each boat and whisper all but the last of it.',
+    stuck: 'For each boat, whisper the numbers; say the last one aloud.',
     talk: 'How many more come with one more boat?',
     home: 'How many wheels on three cars, four cars?',
   },

@@ -7,11 +7,11 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
   const four = sentences === 4
   return {
     setUp: `A list of things that may be fetched, at least ${high} of each; a sheet and a pencil each.`,
-    start: 'Each child, or pair, chooses two kinds of things.',
+    start: 'Each child, or pair, chooses two kinds of things. Someone times it.',
     end: `Done after ${rounds === 1 ? 'one round' : `${rounds} rounds`}.`,
     steps: [
       ['choose', 'Choose two kinds.'],
-      ['move', `Walk and fetch up to ${high} of each.`],
+      ['move', `${seconds} seconds: walk and fetch up to ${high} of each.`],
       ['count', 'Count each kind.'],
       ['write', four ? 'Write four sums.' : 'Write two sums.'],
       ['check', 'Check with a friend.'],
@@ -21,8 +21,8 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
       `Walk and fetch as many of each as you like, up to ${high}; you have ${seconds} seconds.`,
       'Count each kind.',
       four
-        ? 'Write two adding sums and two taking-away sums with your numbers.'
-        : 'Write the adding sum both ways round.',
+        ? 'Write two additions and two take-aways with your numbers.'
+        : 'Write the addition both ways round.',
       'Check with a partner. Put the things back.',
     ],
     lookFors: [
@@ -35,7 +35,7 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
         ? [
             {
               seen: 'Takes away from the smaller number.',
-              ask: 'How many had you in all?',
+              ask: 'How many did you have altogether?',
               move: 'both-parts' as const,
             },
           ]
@@ -50,7 +50,7 @@ export const fetchTwoTexts = (params: Params): LevelTexts => {
     words: four
       ? ['add', 'take away', 'total', 'part', 'belongs to']
       : ['add', 'total', 'the other way round'],
-    easier: four ? 'Write the two adding sums only.' : `Fetch up to ${high > 3 ? 'three' : 'two'} of each.`,
+    easier: four ? 'Write the two additions only.' : `Fetch up to ${high > 3 ? 'three' : 'two'} of each.`,
     harder: 'Cover one number of each sum for a friend to find.',
     stuck: 'Put both kinds together: how many? That is the total.',
     finishEarly: 'Draw a picture for one of your sums.',

@@ -10,12 +10,12 @@ export const fogNumberTexts = (params: Params): LevelTexts => {
     'tens-and-ones': 'more than 5 tens and 3?',
   }[fact]
   return {
-    setUp: `${high > 30 ? `A grid ${low} to ${high}` : `A number line ${low} to ${high}`}, covers, a slip of paper.`,
-    start: `One child writes a number from ${low} to ${high} and hides it.`,
+    setUp: `${high > 30 ? `A grid ${low} to ${high}` : `A number line ${low} to ${high}`}, covers, a mini whiteboard.`,
+    start: `One child writes a number from ${low} to ${high} on the board and hides it.`,
     end: 'Done when one number is left and it is the right one. Change over.',
     steps: [
-      ['say', 'Ask: is it more than …?'],
-      ['look', 'Yes or no?'],
+      ['write', 'One child hides a number.'],
+      ['say', 'Ask: is it more than …? Yes or no?'],
       ['cover', 'Cover what it can’t be.'],
       ['say', 'One left? Say it.'],
       ...(record ? [['write', 'Write how many you asked.'] as const] : []),
@@ -24,7 +24,7 @@ export const fogNumberTexts = (params: Params): LevelTexts => {
       `One child writes a number from ${low} to ${high} and hides it.`,
       `The others ask questions that are answered with yes or no, each naming ${name}: “Is it ${example}”`,
       'Cover the numbers it cannot be.',
-      'One number left? Look at the slip together.',
+      'One number left? Look at the board together.',
       'How few questions do you need?',
     ],
     lookFors: [
@@ -44,7 +44,7 @@ export const fogNumberTexts = (params: Params): LevelTexts => {
       },
       {
         seen: 'Asks what is known already.',
-        ask: `It is more than ${high > 10 ? 'ten. Can it be seven' : 'five. Can it be two'}?`,
+        ask: `It is more than ${high > 10 ? 'ten. Can it be seven' : high > 5 ? 'five. Can it be two' : 'three. Can it be two'}?`,
         move: 'halve-what-is-left',
       },
     ],

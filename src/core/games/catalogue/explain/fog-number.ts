@@ -155,7 +155,7 @@ export const fogNumber = defineGame<Params, State, number, View>({
     level('to-20', '0 to 20', 0, 20, 'number'),
     level('doubles', '0 to 20, naming doubles', 0, 20, 'double'),
     level('to-30', '0 to 30', 0, 30, 'number'),
-    level('to-100', '0 to 100, naming tens and ones', 0, 100, 'tens-and-ones'),
+    level('to-100', '1 to 100, naming tens and ones', 1, 100, 'tens-and-ones'),
   ],
   usual: 'to-10',
   players: { min: 2, max: 6, typical: 4 },
@@ -191,6 +191,7 @@ export const fogNumber = defineGame<Params, State, number, View>({
   materials: ({ high, record }) => [
     perSet(high > 30 ? { kind: 'hundred grid', to: 100 } : { kind: 'number line', to: high }),
     perSet({ kind: 'cover strip' }, 2),
+    perSet({ kind: 'whiteboard' }),
     ...(record ? [perPlayer({ kind: 'sheet', columns: 'questions' })] : []),
   ],
   room: { ...quietTable, where: 'carpet', alone: false },

@@ -53,7 +53,7 @@ export const frameUpTexts = (params: Params): LevelTexts => {
         ? [
             {
               seen: 'Says the number that is there for the one that is missing.',
-              ask: 'Which boxes are bare?',
+              ask: 'Which boxes are empty?',
               move: 'added' as const,
             },
           ]
@@ -82,6 +82,8 @@ export const frameUpTexts = (params: Params): LevelTexts => {
     home:
       high === 20
         ? 'Use two egg boxes for ten and any small things.'
-        : `Use an egg box for ${high} and any small things.`,
+        : high === 5
+          ? 'Cut an egg box down to a row of five, and use any small things.'
+          : 'Use an egg box for ten and any small things.',
   }
 }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { responding, respondTable } from '../../families/respond'
 import { defineGame, levelOf, quietTable } from '../../engine/game'
 import { shorterBy } from '../../engine/source'
-import { perPlayer, perSet } from '../../engine/material'
+import { perSet } from '../../engine/material'
 import { lie, packSpots, packThings } from '../../families/on-table'
 import { beside, onTable, place, numeral } from '../../../table'
 
@@ -87,8 +87,8 @@ export const frameUp = defineGame({
   table,
   materials: ({ high }) => [
     perSet({ kind: 'number cards', from: 0, to: high }),
-    perPlayer({ kind: 'frame', cells: high }),
-    perPlayer({ kind: 'counter' }, high),
+    perSet({ kind: 'frame', cells: high }),
+    perSet({ kind: 'counter' }, high),
   ],
   room: quietTable,
 })

@@ -78,7 +78,7 @@ export const hiddenCornerTexts = (params: Params): LevelTexts => {
       ? add
         ? 'Start at the larger part.'
         : 'Count in steps of the number you know best.'
-      : `Start from the ${whole}: what do you know of it?`,
+      : `Start from the ${whole}: which part can you see?`,
     finishEarly: 'Say all four sentences of your card.',
     talk: 'How did you know? Could it have been found another way?',
     cautions: [],

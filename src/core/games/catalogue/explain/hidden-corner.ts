@@ -23,9 +23,9 @@ const paramsSchema = z.object({
 
 export type Params = z.infer<typeof paramsSchema>
 
-/** Triangle cards: every unordered pair of parts once. A covered factor of nought could be anything. */
-function triangles({ op, high, cover, among }: Params): [number, number][] {
-  const low = op === 'multiply' && cover === 'part' ? 1 : 0
+/** Triangle cards: every unordered pair of parts once. A covered factor of nought could be anything: factors begin at one. */
+function triangles({ op, high, among }: Params): [number, number][] {
+  const low = op === 'multiply' ? 1 : 0
   return range(low, high)
     .flatMap((a) => range(a, high).map((b): [number, number] => [a, b]))
     .filter((parts) => among === null || parts.some((part) => among.includes(part)))
@@ -83,8 +83,8 @@ export const hiddenCorner = defineGame({
   section: 'explain',
   params: paramsSchema,
   levels: [
-    level('totals-3', 'totals, parts to 3', 6, { high: 3 }),
-    level('totals-4', 'totals, parts to 4', 8, { high: 4 }),
+    level('totals-3', 'totals, parts to 3', 6, { high: 3, turn: 10 }),
+    level('totals-4', 'totals, parts to 4', 8, { high: 4, turn: 15 }),
     level('totals-5', 'totals, parts to 5', 10, { high: 5 }),
     level('parts-5', 'parts to 5', 10, { high: 5, cover: 'part' }),
     level('totals-7', 'totals, parts to 7', 14, { high: 7 }),

@@ -20,13 +20,13 @@ export const leakyClaimTexts = (params: Params): LevelTexts => {
       `Read the ${many} statements. One of them is not true: it leaks.`,
       'Talk about which one.',
       'Say how you know it cannot be true.',
-      'Mend it and write it down.',
+      'Put it right and write it down.',
       'Take the next strip.',
     ],
     lookFors: [
-      'Checks each statement, or goes by a look?',
+      'Checks each statement, or just guesses?',
       'Gives a reason, not only the answer?',
-      'Mends it in more than one way?',
+      'Puts it right in more than one way?',
     ],
     misconceptions: [
       {

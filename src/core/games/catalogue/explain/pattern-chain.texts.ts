@@ -16,7 +16,7 @@ export const patternChainTexts = (params: Params): LevelTexts => {
     end: `Done after ${chains} chains of about ${length} cubes.`,
     steps: make
       ? [
-          ['choose', 'Choose a part to come again.'],
+          ['choose', 'Choose a part to repeat.'],
           ['build', 'Build it, again and again.'],
           ['say', 'Say it as you go.'],
           ['check', 'Show a friend.'],
@@ -44,7 +44,7 @@ export const patternChainTexts = (params: Params): LevelTexts => {
           ? 'Keeps the longer part going without slipping into two?'
           : 'Says the colours aloud while building?',
       'Says which part comes again?',
-      'Finds a slip and mends it?',
+      'Finds a slip and puts it right?',
     ],
     misconceptions: [
       units.some((unit) => unit.length > 2)
@@ -64,7 +64,7 @@ export const patternChainTexts = (params: Params): LevelTexts => {
       ? 'I can make my own pattern.'
       : task === 'copy'
         ? 'I can copy a pattern.'
-        : 'I can go on with a pattern.',
+        : 'I can continue a pattern.',
     words: ['pattern', 'comes again', 'next', 'part'],
     easier: 'Say the colours together as each cube is put on.',
     harder: 'Make the same pattern with claps and stamps.',

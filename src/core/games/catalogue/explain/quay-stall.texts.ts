@@ -126,7 +126,7 @@ const own: Record<StallKind, Own> = {
       ['say', 'Say how much it is.'],
     ],
     rules: [
-      'Count up from the price to what is paid.',
+      'Count up from the price to the amount paid.',
       'Lay down what comes back, and say it: “Seven, and three makes ten.”',
     ],
     lookFors: ['Counts up from the price?', 'Checks that price and change make what was paid?'],
@@ -139,7 +139,7 @@ const own: Record<StallKind, Own> = {
       },
       {
         seen: 'Counts the price as the first one.',
-        ask: 'You have paid 7. Which number comes next?',
+        ask: 'The price is 7. Which number comes next?',
         move: 'counted-own',
         slip: 'counted-own',
       },

@@ -16,7 +16,7 @@ export const quickLookTexts = (params: Params): LevelTexts => {
     start: 'All eyes on the card.',
     end: `Done after ${looks} looks.`,
     steps: [
-      ['look', 'Look.'],
+      ['look', `Look for ${secondsInWords}.`],
       ['say', 'How many? Say it.'],
       explain ? ['say', 'Say how you saw it.'] : ['check', 'Were you right?'],
       ['look', 'Look again.'],
@@ -49,7 +49,12 @@ export const quickLookTexts = (params: Params): LevelTexts => {
       },
       {
         seen: 'Says a number near by.',
-        ask: pattern === 'frame' ? 'Was the top row full?' : 'Which part did you see? What was beside it?',
+        ask:
+          pattern === 'frame'
+            ? 'Was the top row full?'
+            : pattern === 'fingers'
+              ? 'Was one hand full?'
+              : 'Which part did you see? What was beside it?',
         move: 'one-missed',
       },
     ],

@@ -13,14 +13,14 @@ export const risingTideTexts = (params: Params): LevelTexts => {
     steps: [
       ['turn', 'Turn a card.'],
       ['say', 'Say the answer.'],
-      ['check', 'Check it on the back.'],
-      ['write', 'Mark your best.'],
+      ['check', 'A friend checks.'],
+      ['write', `${misses === 2 ? 'Two' : misses} mistakes or fewer? On. Else mark your best.`],
     ],
     rules: [
-      `Answer ${questions} cards, one after another, before the time is up.`,
+      `Answer ${questions} cards, one after another, before the time is up. A friend, a number line or a table square says if each is right.`,
       `${misses === 2 ? 'Two' : misses} mistakes or fewer? On to the next round.`,
       'Each round has a fifth less time.',
-      'More mistakes? That was your tide for today.',
+      'More mistakes? That’s your score for today.',
       'Beat your own best, nobody else’s.',
     ],
     lookFors: [

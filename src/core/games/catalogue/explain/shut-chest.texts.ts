@@ -8,18 +8,18 @@ export const shutChestTexts = (params: Params): LevelTexts => {
   const [thing, hidden, loose] = {
     'two-spinners': [
       `two spinners (1 to ${first} and 1 to ${second})`,
-      `Spin 1 to ${first}: so many go into the chest`,
-      `Spin 1 to ${second}: lay so many beside it`,
+      `Spin 1 to ${first}: count that many into the chest together`,
+      `Spin 1 to ${second}: put that many beside it`,
     ],
     'die-and-picture': [
       `a die, finger cards 1 to ${second}`,
-      'Roll the die: so many go into the chest',
-      'Turn a finger card: lay so many beside it',
+      'Roll the die: count that many into the chest together',
+      'Turn a finger card: put that many beside it',
     ],
     'chest-card-and-die': [
       `chest cards 1 to ${first}, a die`,
       'Turn a chest card: so many are in the chest',
-      'Roll the die: lay so many beside it',
+      'Roll the die: put that many beside it',
     ],
   }[form]
   const act: ChildStep =
@@ -35,7 +35,14 @@ export const shutChestTexts = (params: Params): LevelTexts => {
     steps: [
       act,
       ['place', form === 'chest-card-and-die' ? 'The lid stays shut.' : 'Count them in. Shut the lid.'],
-      ['place', 'Lay some beside it.'],
+      [
+        form === 'die-and-picture' ? 'turn' : form === 'two-spinners' ? 'spin' : 'roll',
+        form === 'die-and-picture'
+          ? 'Turn a card. Lay that many beside it.'
+          : form === 'two-spinners'
+            ? 'Spin again. Lay that many beside it.'
+            : 'Roll. Lay that many beside it.',
+      ],
       ['count', 'Tap the lid. Count on.'],
       record ? ['write', 'Write the sum.'] : ['pass', 'Pass it on.'],
     ],

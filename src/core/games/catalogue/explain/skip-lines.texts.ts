@@ -1,4 +1,4 @@
-import { smallParts, steps } from '../../engine/cautions'
+import { chalk, smallParts, steps } from '../../engine/cautions'
 import type { LevelTexts } from '../../engine/texts'
 import type { Params } from './skip-lines'
 
@@ -159,15 +159,21 @@ export const skipLinesTexts = (params: Params): LevelTexts => {
       ...(back ? ['count back'] : []),
       ...(ones ? ['after', ...(back ? ['before'] : [])] : []),
     ],
-    easier: ones ? 'Say it together, one child ahead by a step.' : 'Whisper the numbers in between.',
+    easier: ones ? 'Say it together, with one child a step ahead.' : 'Whisper the numbers in between.',
     harder: ones
       ? `Cover the numbers on the way${back ? ' back' : ''}.`
       : `Start somewhere else: from ${from + 3 * by}.`,
-    stuck: ones ? 'Go back five and say it together.' : 'Go back to the start and say it together.',
-    finishEarly: `Start from ${from + 4 * by} and go on.`,
+    stuck: ones
+      ? to - from > 5
+        ? 'Go back five and say it together.'
+        : 'Go back to the start and say it together.'
+      : 'Go back to the start and say it together.',
+    finishEarly:
+      to > from + 5 * by ? `Start from ${from + 4 * by} and go on.` : 'Say it again with your eyes shut.',
     talk: ones ? 'Which words sound alike? Where do they change?' : 'Which last digits come? Why?',
     cautions: [
       ...(things === 'stairs' ? [steps] : []),
+      ...(things === 'stairs' || things === 'line' ? [chalk] : []),
       // All but what is laid is gone along with a marker.
       smallParts,
     ],

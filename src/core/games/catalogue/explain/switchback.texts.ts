@@ -11,7 +11,12 @@ export const switchbackTexts = (params: Params): LevelTexts => {
     end: `Done when the circle has reached ${to}.`,
     steps: [
       ['say', 'Say the next number.'],
-      ['say', `In the ${multiple}s? Say the call word.`],
+      [
+        'say',
+        digitRule
+          ? `In the ${multiple}s, or a ${multiple} in it? Say the call word.`
+          : `In the ${multiple}s? Say the call word.`,
+      ],
       ['move', 'Now the count turns back.'],
       ['check', slip === 'again' ? 'A slip? Start again.' : 'A slip? Put it right and go on.'],
     ],
@@ -48,7 +53,7 @@ export const switchbackTexts = (params: Params): LevelTexts => {
     harder: 'Count down from the end.',
     stuck: `Count in ${multiple}s together, then start again.`,
     finishEarly: `Find out before you start who will say ${3 * multiple}.`,
-    talk: 'Where do two turns come at once? Why there?',
+    talk: 'Where does the circle turn twice in a row? Why there?',
     cautions: [noRanking],
     home: `Count in turns in the car and clap at every ${multiple}.`,
   }

@@ -8,13 +8,13 @@ export const teamBoardTexts = (params: Params): LevelTexts => {
   const names = columns.map((kind) => questionKinds[kind].title)
   return {
     setUp: `A wall with ${columns.length} columns (${names.join(', ')}) of ${rows} questions, worth 1 to ${rows}. Two teams or more.`,
-    start: 'Teams sit together; each has paper.',
-    end: 'Done when the wall is empty. Most points wins.',
+    start: 'Teams sit together; each child has a mini whiteboard.',
+    end: 'Done when the wall is empty. Most points wins; if it’s equal, you share it.',
     steps: [
       ['choose', 'Choose a question.'],
       ['say', 'Talk in your team.'],
       ['write', 'Write it down.'],
-      ['say', 'Say how you know.'],
+      ['say', 'One of you says how you know. Right? Take the points.'],
     ],
     rules: [
       `Your team chooses a question; lower rows are harder and worth more, up to ${rows}.`,

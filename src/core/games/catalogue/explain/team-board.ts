@@ -147,6 +147,7 @@ export const teamBoard = defineGame<Params, State, number, View>({
     bestOf(options, (place) => (rowOf(params, place) + 1) * (params.rightInTen - rowOf(params, place))),
   variants: (params): Variant<Params>[] => fewer(params, 'rows', 'fewer-rounds', 2),
   table,
+  scores: ({ scores }) => scores,
   materials: (params) => [
     perSet(
       {

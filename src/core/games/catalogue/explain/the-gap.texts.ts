@@ -63,7 +63,7 @@ export const theGapTexts = (params: Params): LevelTexts => {
         : target < 10
           ? 'Put a row of five beside the card.'
           : 'Use a number line and hop to the next ten.',
-    harder: 'Write both taking-away sums of each pair.',
+    harder: 'Write both take-aways for each pair.',
     stuck: tens
       ? 'How many rods to ten rods?'
       : target > 20

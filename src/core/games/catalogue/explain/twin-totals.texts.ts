@@ -6,7 +6,7 @@ export const twinTotalsTexts = (params: Params): LevelTexts => {
   return {
     setUp: `${pairs} pairs of sum cards to ${to}, face down in rows.`,
     start: 'All the cards lie face down.',
-    end: 'Done when all the pairs are found. Most pairs wins.',
+    end: 'Done when all the pairs are found. Most pairs wins; if it’s equal, you share it.',
     steps: [
       ['turn', 'Turn two cards.'],
       ['say', 'Say both totals.'],
@@ -18,11 +18,10 @@ export const twinTotalsTexts = (params: Params): LevelTexts => {
       'Turn two cards and say both totals.',
       `The same total? Keep them${again ? ' and go again' : ''}.`,
       'Not the same? Turn them back and pass it on.',
-      'Most pairs wins.',
     ],
     lookFors: [
       to > 10 ? 'Makes ten to say a total, or counts on?' : 'Says the total before turning the second card?',
-      `Sees that ${to > 6 ? '3 and 4 is as many as 5 and 2' : '3 and 2 is as many as 4 and 1'}?`,
+      `Sees that ${to > 6 ? '3 and 4 makes the same as 5 and 2' : '3 and 2 makes the same as 4 and 1'}?`,
       'Goes back to where a total lay?',
     ],
     misconceptions: [

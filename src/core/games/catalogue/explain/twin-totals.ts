@@ -204,7 +204,7 @@ const table: Table<Params, State, number> = {
 export const twinTotals = defineGame<Params, State, number, View>({
   id: 'twin-totals',
   title: 'Twin Totals',
-  summary: 'Turn two cards; the same total stays yours.',
+  summary: 'Turn two cards; the same total, and you keep them.',
   section: 'explain',
   params: paramsSchema,
   levels: [
@@ -252,6 +252,7 @@ export const twinTotals = defineGame<Params, State, number, View>({
     })),
   ],
   table,
+  scores: ({ won }) => won,
   materials: ({ to, pairs }) => [perSet({ kind: 'sum cards', to, pairs })],
   room: { ...quietTable, win: true },
 })

@@ -1,4 +1,4 @@
-import { movement as movementCaution, smallParts } from '../../engine/cautions'
+import { diceOnTheFloor, movement as movementCaution, rope, smallParts } from '../../engine/cautions'
 import { deviceWords } from '../../engine/texts'
 import type { LevelTexts } from '../../engine/texts'
 import type { Params } from './five-flags'
@@ -32,9 +32,9 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
   }[rule]
   const line = ['', '', '', 'three', 'four', 'five', 'six'][size]
   return {
-    setUp: `${board === 'own' ? `A card of ${size} by ${size} for each child` : `One card of ${size} by ${size} for all`}, ${cards ? 'a pack of number cards' : device.thing}, counters${board === 'shared' ? ' in a colour for each child' : ''}.`,
+    setUp: `${board === 'own' ? `A card of ${size} by ${size} for each child` : `One card of ${size} by ${size} for all`}, ${cards ? 'a pack of number cards' : device.thing}, counters${board === 'shared' ? ' in two colours: two children, or two teams' : ''}.`,
     start: free ? 'Cover the free space in the middle.' : 'All spaces are open.',
-    end: `The first with ${line} in a line wins: across, down or corner to corner.`,
+    end: `The first with ${line} in a line wins: across, down or corner to corner. Several on one call all win; all full and no line, and the most spaces wins.`,
     steps: [
       cards ? ['turn', 'Turn two cards.'] : dice ? ['roll', 'Roll the dice.'] : device.step,
       [
@@ -46,8 +46,10 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
             : 'Work it out. Say it.',
       ],
       movement === 'none' ? ['look', 'Find it on the card.'] : ['hop', 'Do that many, at your pace.'],
-      ['cover', 'Mark one space.'],
-      caller === 'all' ? ['check', `${size} in a line? Say so.`] : ['pass', 'Pass it on.'],
+      ['cover', 'Cover one space. You choose.'],
+      caller === 'all'
+        ? ['check', `${line} in a line? Call “Line!”`.replace(line, line[0].toUpperCase() + line.slice(1))]
+        : ['pass', 'Pass it on.'],
     ],
     rules: [
       `${use}. ${work}${work === '' ? '' : ' '}Say it: “${example}”.`,
@@ -59,8 +61,8 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
             ? ['All step over the rope that many times.']
             : []),
       caller === 'all'
-        ? 'One call serves everyone: each marks one space with the number, the one liked best.'
-        : 'Whoever called marks one space with the number in their colour.',
+        ? 'One call is for everyone: cover one space with that number. You choose which.'
+        : 'Whoever called covers one space with that number in their team’s colour.',
       none === 'again'
         ? `No such space? ${cards ? 'Turn' : 'Roll'} again.`
         : none === 'act-again'
@@ -108,7 +110,7 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
               },
       dice
         ? {
-            seen: 'Thinks all the numbers come as often.',
+            seen: 'Thinks every total is equally likely.',
             ask: 'How can two dice make the largest one? And this one?',
             move: 'chance',
           }
@@ -133,11 +135,16 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
       'minus-two': 'Say the total, then count two back.',
       'ten-minus': 'Show ten fingers and fold that many down.',
       product: 'Draw rows of dots.',
-      difference: 'Stand cubes side by side and look what is over.',
+      difference: 'Stand cubes side by side and see what is left over.',
     }[rule],
     finishEarly: 'Make a better card: which numbers would you write more often?',
     talk: 'Which number do you need now? How likely is it?',
-    cautions: [smallParts, ...(movement === 'none' ? [] : [movementCaution])],
+    cautions: [
+      smallParts,
+      ...(movement === 'none' ? [] : [movementCaution]),
+      ...(movement === 'none' || source.kind !== 'dice' ? [] : [diceOnTheFloor]),
+      ...(movement === 'over-the-rope' ? [rope] : []),
+    ],
     home: `Draw a card of ${size} by ${size} and fill it with numbers that can come up.`,
   }
 }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { fiveInLineCards } from '../../families/board-maker'
 import { bestOf, defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
-import { cards, deviceOf, dice, numbersSchema, type Numbers } from '../../engine/source'
+import { range, cards, deviceOf, dice, numbersSchema, type Numbers } from '../../engine/source'
 import { perPlayer, perSet } from '../../engine/material'
 import { lie, deviceSpots, deviceThings } from '../../families/on-table'
 import { beside, grid, onTable, stacked, numeral, type Table } from '../../../table'
@@ -281,6 +281,15 @@ export const fiveFlags = defineGame<Params, State, number, View>({
     return found
   },
   table,
+  scores({ params, players, lined, marks }) {
+    const colour = (player: number) => colourOf(params, player)
+    const won = lined.map(colour)
+    return range(0, players - 1).map((player) =>
+      lined.length > 0
+        ? Number(won.includes(colour(player)))
+        : marks.flat().filter((mark) => mark === colour(player)).length,
+    )
+  },
   materials: (params) => [
     (params.board === 'own' ? perPlayer : perSet)({
       kind: 'line card',

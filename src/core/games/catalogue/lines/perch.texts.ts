@@ -35,19 +35,19 @@ export const perchTexts = (params: Params): LevelTexts => {
   return {
     setUp: `The perches in the middle, ${thing}, ${tokens} birds in a colour for each child.`,
     start: 'All the perches are empty. The youngest begins.',
-    end: `First with all ${tokens} birds on perches wins.`,
+    end: `The first with all ${tokens} birds on perches wins. All the perches safe before that? Most birds on perches wins.`,
     steps: [
       step,
       ['say', 'Say the number.'],
       ['place', 'Put a bird on it.'],
-      ['check', 'One bird there? It flies home.'],
-      ['pass', 'Pass it on.'],
+      ['check', 'One of theirs? It flies home.'],
+      ['pass', 'Two of yours? Safe. Pass it on.'],
     ],
     rules: [
       `${work}. Place a bird on that number.`,
       'Another child’s single bird there? It flies home to its owner.',
       'Two of yours there: they are safe for good.',
-      'A safe perch, anyone’s: pass it on.',
+      'Perch already safe? Pass it on.',
       ...(again ? ['A double: go again.'] : []),
     ],
     lookFors: [
@@ -91,8 +91,8 @@ export const perchTexts = (params: Params): LevelTexts => {
             move: 'no-memory',
           }
         : {
-            seen: 'Thinks all the perches fill as fast.',
-            ask: 'In how many ways can you roll this one? And that one?',
+            seen: 'Thinks all the perches fill equally fast.',
+            ask: 'How many ways can you roll this one? And that one?',
             move: 'chance',
           },
     ],

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Chance } from '../../../chance/chance'
 import type { PracticeItem } from '../../../skills'
 import { perchBoard } from '../../families/board-maker'
-import { defineGame, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
+import { defineGame, leaders, levelOf, nextTurn, quietTable, replaced } from '../../engine/game'
 import type { GameState, Sink, Variant } from '../../engine/game'
 import { dice, diceSchema, fewer, range, spinner, sum, turnUp } from '../../engine/source'
 import { perPlayer, perSet, type Material } from '../../engine/material'
@@ -133,7 +133,9 @@ function play(state: State, space: number | null, sink?: Sink): State {
   const won = held[player] === 0
   // Every space locked and tokens left over: nobody can go on.
   const stuck = now.every((one) => one.tokens === 2)
-  const winner = won ? player : null
+  // Then most birds on perches wins; several may have as many.
+  const first = stuck ? leaders(held.map((left) => -left)) : []
+  const winner = won ? player : first.length === 1 ? first[0] : null
   return { params, players, turn: next, ended: won || stuck, winner, board: now, hand: held, thrown }
 }
 
@@ -207,7 +209,7 @@ export const perch = defineGame<Params, State, number, null>({
   params: paramsSchema,
   levels: [
     level('difference', 'difference of two dice', 6, { source: { kind: 'difference' }, tokens: 5 }),
-    level('doubles-6', 'doubles to 6', 6, { source: { kind: 'doubles', sectors: 3 }, tokens: 5 }),
+    level('doubles-6', 'doubles to 6', 6, { source: { kind: 'doubles', sectors: 3 }, tokens: 3 }),
     level('two-dice', 'totals 2 to 12', 12, { source: dice(2) }),
     level('doubles-12', 'doubles to 12', 12, { source: { kind: 'doubles', sectors: 6 }, tokens: 5 }),
     level('three-dice', 'totals 3 to 18', 18, { source: dice(3) }),
@@ -246,6 +248,7 @@ export const perch = defineGame<Params, State, number, null>({
   view: () => null,
   variants: (params): Variant<Params>[] => fewer(params, 'tokens', 'fewer-tokens', 3),
   table,
+  scores: ({ params, hand }) => hand.map((left) => params.tokens - left),
   materials: (params) => [
     perSet({ kind: 'board', name: 'perch board', shows: boardShows(params) }),
     device(params),

@@ -10,7 +10,7 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
   return {
     setUp: `${cards[0].toUpperCase()}${cards.slice(1)}, shuffled face down.`,
     start: `Nobody has any ${show === 'dominoes' ? 'dominoes' : 'cards'} yet.`,
-    end: `Done after ${rounds} rounds. Whoever has most wins.`,
+    end: `Done after ${rounds} rounds. Whoever has won most wins; if it’s equal, you share it.`,
     steps: [
       ['turn', each],
       [
@@ -21,28 +21,31 @@ export const biggerHaulTexts = (params: Params): LevelTexts => {
             ? 'How many more is one than the other?'
             : 'Add. Say the total.',
       ],
-      ['look', rule === 'difference' ? 'Whose is smaller?' : 'Whose is more?'],
-      ['check', 'Take them all.'],
+      ['look', rule === 'difference' ? 'Who has the smaller difference?' : 'Who has more?'],
+      ['check', 'The winner takes them all.'],
     ],
-    rules: one
-      ? [
-          'Each turns one card and says the number before it and the number after it.',
-          'The larger card takes all.',
-          'Equal: the cards wait for the next round.',
-        ]
-      : rule === 'difference'
+    rules: [
+      ...(one
         ? [
-            'Each turns two cards and says the difference: how many more the larger is.',
-            'The smallest difference takes all.',
+            'Each turns one card and says the number before it and the number after it.',
+            'The larger card takes all.',
             'Equal: the cards wait for the next round.',
           ]
-        : [
-            show === 'dominoes'
-              ? 'Each turns a domino and adds both sides.'
-              : 'Each turns two cards and adds them.',
-            'The larger total takes all.',
-            `Equal: the ${show === 'dominoes' ? 'dominoes' : 'cards'} wait for the next round.`,
-          ],
+        : rule === 'difference'
+          ? [
+              'Each turns two cards and says the difference: how many more the larger is.',
+              'The smallest difference takes all.',
+              'Equal: the cards wait for the next round.',
+            ]
+          : [
+              show === 'dominoes'
+                ? 'Each turns a domino and adds both sides.'
+                : 'Each turns two cards and adds them.',
+              'The larger total takes all.',
+              `Equal: the ${show === 'dominoes' ? 'dominoes' : 'cards'} wait for the next round.`,
+            ]),
+      `Too few left for a round? Note what each has won, and shuffle all the ${show === 'dominoes' ? 'dominoes' : 'cards'} again.`,
+    ],
     lookFors: [
       one
         ? 'Says the neighbours without counting from one?'

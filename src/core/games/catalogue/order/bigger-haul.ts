@@ -142,6 +142,7 @@ export const biggerHaul = defineGame({
   focus: ({ rule }) => (rule === 'total' ? ['add'] : rule === 'difference' ? ['subtract'] : ['neighbour']),
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
   table,
+  scores: ({ won }) => won,
   materials: ({ high, show }) => [
     show === 'dominoes'
       ? perSet({ kind: 'dominoes', to: high })

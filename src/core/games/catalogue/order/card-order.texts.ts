@@ -5,21 +5,21 @@ export const cardOrderTexts = (params: Params): LevelTexts => {
   const { low, high, by, row, rows, falling } = params
   return {
     setUp: `Cards ${low} to ${high}${by > 1 ? ` in steps of ${by}` : ''}, shuffled face down${high - low > 100 ? ` (${row * rows} of them are enough)` : ''}.`,
-    start: 'The row is empty.',
+    start: 'The row is empty. You build it together.',
     end: `Done after ${rows} rows of ${row}.`,
     steps: [
       ['turn', 'Turn a card. Say it.'],
       ['place', 'Where does it go?'],
-      ['check', 'Move the others if you must.'],
+      ['check', 'Make room if you need to.'],
       ['say', 'Full? Read your row.'],
-      ['pass', 'Start a new row.'],
+      ['pass', 'Put them back. Start a new row.'],
     ],
     rules: [
-      'Turn a card and read it.',
-      `Lay it where it belongs in the row, the ${falling ? 'largest' : 'smallest'} on the left.`,
+      'Take turns to turn a card and read it.',
+      `Lay it where it belongs in the one row you share, the ${falling ? 'largest' : 'smallest'} on the left.`,
       'Move the others along if you need room.',
       `${row} cards in the row? Read it from the start.`,
-      'Begin another row.',
+      'Put the cards back, shuffle, and begin another row.',
     ],
     lookFors: [
       high > 100

@@ -29,6 +29,7 @@ const packOf = ({ low, high, by }: Pick<Params, 'low' | 'high' | 'by'>) => range
 const engine = responding<Params>({
   tasks: ({ row, rows }) => row * rows,
   cards: (params) => packOf(params).length,
+  shuffles: ({ row }, done) => done % row === 0,
   open({ params, card, player }, sink) {
     const number = params.low + card * params.by
     sink?.({ kind: 'drew', player, card: number })

@@ -5,20 +5,20 @@ export const cardRunTexts = (params: Params): LevelTexts => {
   const { high, row } = params
   return {
     setUp: `Several packs of cards 1 to ${high}, mixed, face down in the middle.`,
-    start: 'Nobody has a card yet.',
+    start: 'Nobody has a card yet. Get a run: numbers that follow one another.',
     end: `The first run of ${row} neighbours wins, such as ${Array.from({ length: row }, (_, i) => i + 2).join(', ')}.`,
     steps: [
       ['turn', 'Turn a card.'],
       ['place', 'Lay it in your row, in order.'],
-      ['choose', `More than ${row}? Let one go.`],
+      ['choose', `More than ${row}? Put one back.`],
       ['say', 'Say what you need.'],
       ['pass', 'Pass it on.'],
     ],
     rules: [
       'Turn a card and lay it before you, in order.',
-      `${row} lie there already? Let one go first, or the new one.`,
+      `Already have ${row}? Put one back; it can be the new one.`,
       'Say which number you hope for.',
-      `A run of ${row} neighbours wins.`,
+      `A run of ${row} numbers that follow one another wins. Pack used up? Shuffle the cards put back.`,
     ],
     lookFors: [
       'Says which numbers would join the run?',

@@ -6,17 +6,17 @@ export const diceRunTexts = (params: Params): LevelTexts => {
   const { dice, record } = params
   return {
     setUp: `${dice} dice for each child${record ? ', a sheet and a pencil' : ''}.`,
-    start: 'All the dice are in your hand.',
+    start: 'All the dice are in your hand. Get a run: numbers that follow one another.',
     end: `First with a run of ${dice} wins, such as ${Array.from({ length: dice }, (_, i) => i + 1).join(', ')}.`,
     steps: [
       ['roll', 'Throw all your dice.'],
-      ['choose', 'Keep the ones that help.'],
+      ['choose', 'Keep the ones that make a run.'],
       ['say', 'Say what you need.'],
       ['pass', 'Pass it on. Throw the rest next time.'],
     ],
     rules: [
       'Throw all your dice.',
-      'Keep those that can stand side by side in a run.',
+      'Keep those that could be in a run: numbers that follow one another.',
       'Say which number you need. Pass it on.',
       'Next go: throw the rest. You may also throw a kept one again.',
       `A run of ${dice} neighbours wins.${record ? ' Write it down.' : ''}`,
@@ -29,7 +29,7 @@ export const diceRunTexts = (params: Params): LevelTexts => {
     misconceptions: [
       {
         seen: 'Keeps two of the same number.',
-        ask: 'How often does it come in your run?',
+        ask: 'How many of that number does your run need?',
         move: 'run-of-neighbours',
       },
       {

@@ -6,13 +6,13 @@ export const moreOrLessTexts = (params: Params): LevelTexts => {
   return {
     setUp: `A pack of picture cards 1 to ${high} for each child${spin ? ', a spinner with more and less' : ''}.`,
     start: 'Packs shuffled, face down.',
-    end: `Done after ${rounds} rounds. Most cards wins.`,
+    end: `Done after ${rounds} rounds. Most cards wins; if it’s equal, you share it.`,
     steps: [
       ['turn', 'Turn a card.'],
       ['say', 'How many? Say it.'],
       ['look', 'Which is more?'],
       spin ? ['spin', 'Spin: more or less?'] : ['choose', 'More takes the cards.'],
-      ['check', 'Take the cards.'],
+      ['check', 'The same? They wait for the next round.'],
     ],
     rules: [
       'Each turns a card and says how many.',

@@ -89,6 +89,7 @@ export const moreOrLess = defineGame({
   focus: () => ['compare'],
   variants: (params) => fewer(params, 'rounds', 'fewer-rounds', 4),
   table,
+  scores: ({ won }) => won,
   materials: ({ high, spin, rounds }) => [
     // Every child turns a card a round.
     perPlayer({

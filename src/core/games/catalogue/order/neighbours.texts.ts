@@ -5,7 +5,7 @@ export const neighboursTexts = (params: Params): LevelTexts => {
   const { high, by, device, falling, goes } = params
   const [one, unit] = by === 10 ? ['ten', 'tens'] : ['one', 'ones']
   return {
-    setUp: `${device === 'die' ? 'A die, number' : 'Two packs: call cards to turn, and number'} cards 0 to ${high + by} face up${high > 20 ? ', or a hundred grid to find them on' : ''}.`,
+    setUp: `${device === 'die' ? 'A die, number' : 'A pack to turn, face down, and number'} cards 0 to ${high + by} face up${high > 20 ? ', or a hundred grid to find them on' : ''}.`,
     start: 'The number cards lie where all can see them.',
     end: `Done after ${goes} goes, or when the time is up.`,
     steps: [
@@ -55,7 +55,7 @@ export const neighboursTexts = (params: Params): LevelTexts => {
       by === 10
         ? 'Build it with rods: take one away, put one on.'
         : 'Count up to the number: what came just before?',
-    finishEarly: 'Lay two numbers more on each side.',
+    finishEarly: 'Lay two more numbers on each side.',
     talk: 'How did you know what comes before it?',
     cautions: [],
     home: `Say a number; the other says ${one} less and ${one} more.`,

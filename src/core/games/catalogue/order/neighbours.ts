@@ -103,7 +103,14 @@ export const neighbours = defineGame({
   table,
   materials: (params) => [
     perSet({ kind: 'number cards', from: 0, to: (numbers(params).at(-1) ?? 0) + params.by }),
-    ...(params.device === 'die' ? [perSet({ kind: 'die', sides: 6 })] : []),
+    params.device === 'die'
+      ? perSet({ kind: 'die', sides: 6 })
+      : perSet({
+          kind: 'number cards',
+          from: numbers(params)[0],
+          to: numbers(params).at(-1)!,
+          by: params.by,
+        }),
   ],
   room: quietTable,
 })

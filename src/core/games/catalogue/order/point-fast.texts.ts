@@ -19,7 +19,7 @@ const writing = ({ high, calls }: Params): LevelTexts => {
       ['pass', 'Wipe it off.'],
     ],
     rules: [
-      `The caller says a number from ${from} to ${high}, twice, and shows nothing.`,
+      `The caller, an adult or a child, says a number from ${from} to ${high}, twice, and shows nothing.`,
       'Write it and hold your board up.',
       'Look round: do all boards say the same? Say it together.',
       'Wipe it off. The next caller says a number.',
@@ -57,7 +57,7 @@ const writing = ({ high, calls }: Params): LevelTexts => {
     harder: 'Write the number that comes after the one called.',
     stuck:
       high <= 10 ? 'Draw it on a friend’s back with a finger.' : 'Build it in tens and ones, then write.',
-    finishEarly: 'Write the last number with one more, and one less.',
+    finishEarly: 'Write one more and one less than it.',
     talk: 'Which numbers are easy to mix up?',
     cautions: [noRace],
     home: 'Write numbers on a misty window: one says, one writes.',
@@ -83,7 +83,7 @@ const pointing = (params: Params): LevelTexts => {
       ['say', 'Say what it is between.'],
     ],
     rules: [
-      'The caller says a number.',
+      'An adult or a child is the caller and says a number.',
       'Point to it on your line and keep your finger there.',
       'Look at a partner’s: same place?',
       marks === 'all' ? 'Say what it lies between.' : `Say which mark it is near, and on which side.`,

@@ -8,14 +8,14 @@ export const silentLineTexts = (params: Params): LevelTexts => {
     sums: `sum cards with answers ${low} to ${high}`,
     'tens-pictures': `pictures of tens and ones, ${low} to ${high}`,
     mixed: `mixed cards ${low} to ${high}: numbers, sums and pictures`,
-    clocks: 'clock cards from morning to night',
+    clocks: 'clock cards from seven in the morning to a quarter to seven in the evening',
   }[cards]
   const clocks = cards === 'clocks'
   const works = cards === 'sums' || cards === 'mixed'
   return {
-    setUp: `A pack of ${kind}, one card for each child, and room for a line.`,
+    setUp: `A pack of ${kind}, one card for each child, no two alike, and room for a line.`,
     start: `Show where the line begins: the ${clocks ? 'earliest time' : falling ? 'largest number' : 'smallest number'} stands there.`,
-    end: `Done after ${rounds} rounds.`,
+    end: `Done after ${rounds} rounds. Everybody wins when the line is complete.`,
     steps: [
       ['look', works ? 'Look at your card. Work it out.' : 'Look at your card.'],
       ['move', 'Find your place. Not a word.'],
@@ -23,10 +23,10 @@ export const silentLineTexts = (params: Params): LevelTexts => {
       ['say', 'Say it in turn down the line.'],
     ],
     rules: [
-      'Each takes a card and looks at it.',
-      `Line up ${clocks ? 'from morning to night' : falling ? 'from the largest' : 'from the smallest'}, without a word.`,
+      `Each takes a card and looks at it.${!clocks && high - low < 33 ? ' More children than cards? Make two lines.' : ''}`,
+      `Line up ${clocks ? 'from seven in the morning on (one to six are in the afternoon)' : falling ? 'from the largest' : 'from the smallest'}, without a word.`,
       'Hands up when you think the line is done.',
-      'The adult says only “complete” or “not yet”.',
+      'The adult says only “complete” or “not yet”, and nothing else.',
       'Not yet? Find it together, still without a word.',
     ],
     lookFors: [
@@ -38,7 +38,7 @@ export const silentLineTexts = (params: Params): LevelTexts => {
             ? 'Looks at the tens before the ones?'
             : 'Goes to the place at once, or tries along the line?',
       'Looks at the cards on both sides?',
-      'Moves when a card on the side does not fit?',
+      'Moves if the card next to theirs doesn’t fit?',
     ],
     misconceptions: [
       clocks
@@ -49,7 +49,7 @@ export const silentLineTexts = (params: Params): LevelTexts => {
           }
         : works
           ? {
-              seen: 'Stands by the first number of the sum.',
+              seen: 'Lines up by the first number.',
               ask: 'How many is that altogether?',
               move: 'both-parts',
             }
@@ -65,7 +65,7 @@ export const silentLineTexts = (params: Params): LevelTexts => {
     ],
     iCan: clocks ? 'I can put times in order.' : `I can find my place among numbers to ${high}.`,
     words: clocks
-      ? ['earlier', 'later', 'o’clock', 'half past']
+      ? ['earlier', 'later', 'o’clock', 'half past', 'quarter past', 'quarter to']
       : ['before', 'after', 'between', 'smaller', 'larger'],
     easier: 'Line up in two halves first; then join them.',
     harder: 'Begin from the other end.',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lineUpKinds, lineUpSet, type LineUpCard } from '../../families/line-up'
+import { dayFrom, dayTo, lineUpKinds, lineUpSet, type LineUpCard } from '../../families/line-up'
 import { defineGame, levelOf, nextTurn, quietTable, type GameState } from '../../engine/game'
 import { fewer, range } from '../../engine/source'
 import { perPlayer } from '../../engine/material'
@@ -152,8 +152,8 @@ export const silentLine = defineGame<Params, State, 'find', LineUpCard | undefin
     perPlayer({
       kind: 'line-up cards',
       shows: cards.replace('-', ' '),
-      from: cards === 'clocks' ? 0 : low,
-      to: cards === 'clocks' ? 24 : high,
+      from: cards === 'clocks' ? dayFrom / 60 : low,
+      to: cards === 'clocks' ? Math.floor(dayTo / 60) : high,
     }),
   ],
   room: { ...quietTable, noise: 0, floor: 2, where: 'floor', alone: false, adult: true, whole: true },

@@ -22,7 +22,7 @@ export const currentsTexts = (params: Params): LevelTexts => {
       `Roll the die and find your current: ${lines}.`,
       'Say where it takes you before you move.',
       'Move on or back.',
-      'Back from a small number? Stop at zero. Already on zero? Stay.',
+      'The current would take you below zero? Stop at zero. Already on zero? Stay.',
       ...(record ? ['Write the sum of each go.'] : []),
     ],
     lookFors: [

@@ -12,7 +12,7 @@ export const gridHopTexts = (params: Params): LevelTexts => {
     setUp: `Hundred grid in the middle, one die, ${markers === 2 ? 'two markers' : 'a marker'} each ${down ? `on ${goal}` : 'beside the grid, before 1'}.`,
     start: down
       ? `Markers on ${goal}. The first roll takes away.`
-      : 'Markers start off the grid: that is zero.',
+      : 'Markers start off the grid: that is zero. The first roll puts them on it.',
     end: `${markers === 2 ? 'First with both markers' : 'First'} at ${target} wins.`,
     steps: [
       ['roll', 'Roll the die.'],
@@ -55,10 +55,12 @@ export const gridHopTexts = (params: Params): LevelTexts => {
     ],
     iCan: down ? 'I can take away tens and ones on the grid.' : 'I can add tens and ones on the grid.',
     words: ['tens', 'ones', down ? 'ten less' : 'ten more', 'row', down ? 'take away' : 'add'],
-    easier: 'Say only the tens moves; an adult moves the ones.',
+    easier: 'Do the tens moves; an adult does the ones.',
     harder: 'Plan two goes ahead: say what you hope to roll.',
     stuck: 'Point one square straight down and read both numbers. What has changed?',
-    finishEarly: `Start at ${to} and go back to ${from}.`,
+    finishEarly: down
+      ? `Start at ${to} and go up to ${from}.`
+      : `Start at ${from + goal} and go back to ${from}.`,
     talk: 'Why did you choose tens this time?',
     cautions: [smallParts],
     home: 'Write 1 to 100 in ten rows, and use two buttons and a die.',

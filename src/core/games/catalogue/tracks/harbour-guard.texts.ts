@@ -5,22 +5,23 @@ import type { Params } from './harbour-guard'
 export const harbourGuardTexts = (params: Params): LevelTexts => {
   const { most, record } = params
   return {
-    setUp: 'Hundred grid, four boats for each of two children, two harbour cards.',
+    setUp:
+      'A hundred grid for two children; each has four boats (counters) and a marker that is their harbour.',
     start:
-      'Each chooses a harbour, not on the edge and at least three steps from the other. Boats go above, below, left and right of it.',
-    end: 'A boat that lands on the other harbour wins.',
+      'Harbours lie at least three squares apart, not on the edge. Boats go above, below, left and right of their own.',
+    end: 'The first boat to land on the other child’s harbour wins.',
     steps: [
       ['choose', 'Choose a boat.'],
       ['say', 'Say the sum.'],
-      ['move', 'Move by tens or by ones.'],
-      ['check', 'Your friend checks.'],
+      ['move', `Tens: up or down. Ones: left or right.`],
+      ['check', 'Land on your friend’s harbour to win.'],
       record ? ['write', 'Write the sum.'] : ['pass', 'Pass it on.'],
     ],
     rules: [
       `Move one boat in a straight line: up or down by 1 to ${most} tens, left or right by 1 to ${most} ones.`,
       `Say the sum first: “47 add 20 is 67”.${record ? ' Write it.' : ''}`,
-      'Never onto or over a boat. A row ends at its edge: no going round.',
-      'Not the same move twice running.',
+      'Never onto or over a boat. Stop at the edge of the grid.',
+      'Don’t make the same move twice in a row.',
       'Land on the other harbour to win; guard your own.',
     ],
     lookFors: [

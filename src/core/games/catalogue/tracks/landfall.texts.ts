@@ -25,7 +25,7 @@ export const landfallTexts = (params: Params): LevelTexts => {
       device.step,
       ['say', `Say where you will land.`],
       ['move', `Count ${way} and move.`],
-      record ? ['write', 'Write the sum.'] : ['say', `Say: I was on … I ${add} … I am on …`],
+      record ? ['write', 'Write the sum.'] : ['say', `Say: I’m on …, I ${add} …, I land on …`],
       ['pass', 'Pass it on.'],
     ],
     rules: [
@@ -36,7 +36,9 @@ export const landfallTexts = (params: Params): LevelTexts => {
         : finish === 'bounce'
           ? 'Too many? Go to the goal and come back by the rest.'
           : `Reaching the goal or going ${beyond} counts.`,
-      ...(oneDie === null ? [] : [`From ${oneDie} squares left roll one die only.`]),
+      ...(oneDie === null
+        ? []
+        : [`When you are ${oneDie} squares or fewer from the end, roll one die only.`]),
       ...(source.kind === 'cards' ? ['Lay used cards aside; shuffle them when the pack is empty.'] : []),
       ...(zero ? ['Zero: say “none”, stay, and pass it on.'] : []),
     ],

@@ -285,7 +285,7 @@ export const landfall = defineGame<Params, State, Move, View>({
   variants,
   table,
   materials: ({ start, goal, source, record }) => [
-    perPlayer({ kind: 'track', from: Math.min(start, goal), to: Math.max(start, goal) }),
+    perSet({ kind: 'track', from: Math.min(start, goal), to: Math.max(start, goal) }),
     perPlayer({ kind: 'marker' }),
     source.kind === 'dice'
       ? perSet({ kind: 'die', sides: 6 }, source.count)

@@ -7,28 +7,28 @@ export const lastCoverTexts = (params: Params): LevelTexts => {
   const add = op === 'add'
   const example = teens ? (add ? '13 + 5' : '17 − 4') : add ? '3 + 2' : to > 10 ? '12 − 3' : '5 − 2'
   return {
-    setUp: `The path of sums round the pool of answers, one die, a marker each on the first square, a pile of counters.`,
+    setUp: `The path of ${add ? 'additions' : 'take-aways'} round the pool of answers, one die, a marker each on the first square, a pile of counters.`,
     start: 'All markers on the first square of the path.',
     end: 'Whoever covers the last answer in the pool wins.',
     steps: [
       ['roll', 'Roll the die.'],
       ['move', 'Move round the path.'],
       ['say', add ? 'Add. How many?' : 'Take away. What is left?'],
-      ['cover', 'Cover the answer.'],
-      ['pass', 'Pass it on.'],
+      ['cover', wild ? 'Cover the answer. On “any”: you choose.' : 'Cover the answer.'],
+      ['pass', 'Covered already? Pass it on.'],
     ],
     rules: [
       'Roll the die and move round the path.',
-      `Work out the sum you land on, such as ${example}.`,
+      `Work out what you land on, such as ${example}.`,
       'Cover its answer in the pool.',
       'Covered already? Pass it on.',
-      ...(wild ? ['On a wild square cover any answer.'] : []),
+      ...(wild ? ['On a square marked “any”, cover any answer you like.'] : []),
     ],
     lookFors: [
       add ? 'Knows the answer, or counts on?' : 'Knows the answer, counts back, or takes away with counters?',
       ...(teens ? ['Leaves the ten alone and works on the ones?'] : []),
-      'Looks for the sum that is still needed?',
-      'Uses one sum to find the next?',
+      'Looks for an answer that is still open?',
+      'Uses one answer to find the next?',
     ],
     misconceptions: [
       add
@@ -38,7 +38,7 @@ export const lastCoverTexts = (params: Params): LevelTexts => {
             move: 'starts-from-one',
           }
         : {
-            seen: 'Adds the numbers of a taking-away sum.',
+            seen: 'Adds instead of taking away.',
             ask: 'Will there be more or fewer at the end?',
             move: 'took-away',
             slip: 'added',
@@ -53,14 +53,14 @@ export const lastCoverTexts = (params: Params): LevelTexts => {
     ],
     iCan: add ? `I can add numbers to ${to}.` : `I can take away from numbers to ${to}.`,
     words: add ? ['add', 'makes', 'altogether', 'equals'] : ['take away', 'is left', 'fewer', 'equals'],
-    easier: 'Lay counters on a ten frame beside the board and act each sum.',
-    harder: 'Say another sum with the same answer before you cover it.',
+    easier: 'Lay counters on a ten frame beside the board and act each one out.',
+    harder: 'Say another one with the same answer before you cover it.',
     stuck: add
       ? 'Hold the first number in a fist and count on with fingers.'
       : 'Lay out the first number and take some away.',
-    finishEarly: 'Find another sum for each answer in the pool.',
-    talk: 'Which answers are still open? Which sum would help?',
+    finishEarly: 'Find another way to make each answer in the pool.',
+    talk: 'Which answers are still open? What would you need to land on?',
     cautions: [smallParts],
-    home: 'Write ten sums in a ring and their answers in the middle; cover with buttons.',
+    home: `Write ten ${add ? 'additions' : 'take-aways'} in a ring and their answers in the middle; cover with buttons.`,
   }
 }

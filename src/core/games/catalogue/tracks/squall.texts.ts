@@ -13,8 +13,8 @@ export const squallTexts = (params: Params): LevelTexts => {
       ['spin', 'Spin.'],
       ['say', 'Say where you will land.'],
       ['move', 'Count on and move.'],
-      ['check', 'A squall? Go back to the start.'],
-      ['pass', 'Pass it on.'],
+      ['check', penalty.length > 0 ? 'Squall? Go back. Miss a go.' : 'Past the end? You are home.'],
+      ['pass', finish === 'exact' ? 'Too many? Stay.' : 'Pass it on.'],
     ],
     rules: [
       'Spin and move on that many squares.',
