@@ -3,12 +3,12 @@ import { aroundMinutes, aroundPlay } from './around'
 import { analyse, analyseInputSchema } from './analyse'
 import { goTime, defaultPace } from './pace'
 
-test('Landfall for two: sit down, fetch a die and two tracks, count out two markers; then put it away', () => {
+test('Landfall for two: sit down, fetch a die and the track, count out two markers; then put it away', () => {
   const game = gameOf('landfall')
   const { setUp, packUp } = aroundPlay(game, usualLevel(game).params, 2)
-  // 20 s to sit down, 4 s for the die and each track, half a second for each marker.
-  expect(60 * setUp).toBeCloseTo(20 + 3 * 4 + 2 * 0.5, 9)
-  expect(60 * packUp).toBeCloseTo(10 + 0.4 * 33, 9)
+  // 20 s to sit down, 4 s for the die and for the track, half a second for each marker.
+  expect(60 * setUp).toBeCloseTo(20 + 2 * 4 + 2 * 0.5, 9)
+  expect(60 * packUp).toBeCloseTo(10 + 0.4 * 29, 9)
 })
 
 test('a pack is shuffled, not fetched card by card; no game takes longer than two minutes to lay out', () => {

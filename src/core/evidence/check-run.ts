@@ -43,7 +43,12 @@ export function checkAfter(
     const check = checks.get(place.strand)
     if (!check) continue
     if (value === null) skipped.add(place.strand)
-    else checks.set(place.strand, answered(check, observationAt(place, value), difficultiesOf(place.strand)))
+    else {
+      const after = answered(check, observationAt(place, value), difficultiesOf(place.strand))
+      checks.set(place.strand, after)
+      // A child meets hard tasks one after another, of whatever strand they are.
+      for (const [strand, one] of checks) checks.set(strand, { ...one, hard: after.hard })
+    }
   }
   const strands = [...checks].map(([strand, check]) => ({
     strand,

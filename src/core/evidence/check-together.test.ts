@@ -1,5 +1,5 @@
 import { seededChance, unit } from '../chance/chance'
-import { stepIndex, type StrandId } from '../skills'
+import { stepIndex, strandOf, type StrandId } from '../skills'
 import { answeredOnBoards } from '../skills/on-boards'
 import { checkAfter, type CheckAnswer } from './check-run'
 import { togetherAfter, type Round } from './check-together'
@@ -124,6 +124,71 @@ test('nobody gets a third hard task in a row; who looked away is asked on; a str
   const left = togetherAfter(beliefs, [{ place: { strand: 'add', step: 'count-on-10' }, values: null }], 100)
   expect(left.next!.strand).toBe('facts')
   expect(togetherAfter(beliefs, rounds.slice(0, 1), 1.4).next).toBeNull()
+})
+
+/** Hard tasks that a child was given in a row, at most, with what was believed before each. */
+function hardInARow(
+  beliefs: ReadonlyMap<string, ReadonlyMap<StrandId, Belief>>,
+  rounds: readonly Round[],
+  child: string,
+): number {
+  let [row, most] = [0, 0]
+  for (const [n, { place }] of rounds.entries()) {
+    const { children } = togetherAfter(beliefs, rounds.slice(0, n), 100)
+    const { check } = children.get(child)!.find(({ strand }) => strand === place.strand)!
+    const mean = summarise(check.belief, difficultiesOf(place.strand)).mean
+    row = difficultiesOf(place.strand)[stepIndex(place)] > mean + 1.5 ? row + 1 : 0
+    most = Math.max(most, row)
+  }
+  return most
+}
+
+test('a child placed low and sure beside unknown ones, and groups of any kind: never a third hard task in a row', () => {
+  const chance = seededChance(17)
+  const all = ['add', 'place', 'facts', 'numerals'] as const
+  const surelyAt = (strand: StrandId, step: number) => {
+    const { steps } = strandOf(strand)
+    const at = steps[Math.min(step, steps.length - 1)].id
+    const { belief } = placedBelief({ strand, step: at, sureness: 'sure', day })
+    return { ...belief, day: 0 }
+  }
+  let [asked, met] = [0, 0]
+  for (let group = 0; group < 60; group++) {
+    const strands = all.slice(0, 1 + chance.int(0, 3))
+    const beliefs = new Map(
+      ['low', 'x', 'y'].map((id) => {
+        const known = id === 'low' || chance.int(0, 2) === 0
+        return [
+          id,
+          known
+            ? new Map(
+                strands.map((strand) => [strand, surelyAt(strand, id === 'low' ? 0 : chance.int(0, 5))]),
+              )
+            : startOf(strands),
+        ]
+      }),
+    )
+    const rounds: Round[] = []
+    for (let round = 0; round < 14; round++) {
+      const { next } = togetherAfter(beliefs, rounds, 100)
+      if (!next) break
+      rounds.push({
+        place: next,
+        values: new Map(
+          ['low', 'x', 'y'].map((id) => [id, value(id === 'low' ? 'notYet' : judgements[chance.int(0, 2)])]),
+        ),
+      })
+    }
+    asked += rounds.length
+    for (const child of beliefs.keys()) {
+      const row = hardInARow(beliefs, rounds, child)
+      if (row === 2) met++
+      expect([group, child, row > 2]).toEqual([group, child, false])
+    }
+  }
+  expect(asked).toBeGreaterThan(100)
+  // The limit is come to, so it was the rule that held.
+  expect(met).toBeGreaterThan(10)
 })
 
 test('only what can be written on a board is asked of several', () => {

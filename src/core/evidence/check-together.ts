@@ -59,13 +59,14 @@ function tellsMost(children: ReadonlyMap<string, CheckRun['strands']>): StepPlac
   const tooMuch = new Set<string>()
   for (const strands of children.values())
     for (const { strand, check, over } of strands) {
-      if (over !== null) continue
       const difficulties = difficultiesOf(strand)
+      // A task is put to all, to those too of whom enough is known.
+      for (const [step, difficulty] of difficulties.entries())
+        if (wouldDiscourage(check, difficulty)) tooMuch.add(`${strand} ${step}`)
+      if (over !== null) continue
       const gains = expectedGains(check.belief.ability, difficulties)
       const sum = gained.get(strand)
       gained.set(strand, sum ? sum.map((gain, step) => gain + gains[step]) : gains)
-      for (const [step, difficulty] of difficulties.entries())
-        if (wouldDiscourage(check, difficulty)) tooMuch.add(`${strand} ${step}`)
     }
   let best: { place: StepPlace; gain: number } | null = null
   for (const [strand, gains] of gained)

@@ -151,7 +151,7 @@ export function nextTask(
 export interface StrandCheck {
   belief: Belief
   asked: number
-  /** Hard tasks asked last in a row. */
+  /** Hard tasks asked last in a row, of any strand where several are asked. */
   hard: number
 }
 

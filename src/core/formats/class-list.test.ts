@@ -71,8 +71,60 @@ test('each bad line is named with its reason', () => {
   ])
 })
 
-test('an empty line inside a list is a missing name', () => {
-  expect(read('Ama\n\nBruno').problems).toEqual([{ line: 2, kind: 'no-name' }])
+test('an empty line inside a list is nothing; a line without a name is told by its number in the list', () => {
+  expect(read('Ama\n\nBruno')).toMatchObject({ problems: [], children: [{ line: 1 }, { line: 3 }] })
+  expect(read('Ama,1\n\n,2\nBruno,1').problems).toEqual([{ line: 3, kind: 'no-name' }])
+})
+
+test.each(['\t', ';', ','])(
+  'two columns with “%s” between, of one to nine children, with line breaks at the end',
+  (sign) => {
+    const names = ['Ella', 'Tom', 'Mia', 'Ama', 'Bo', 'Chidi', 'Dara', 'Eve', 'Finn']
+    for (let many = 1; many <= names.length; many++)
+      for (const end of ['', '\n', '\r\n\r\n']) {
+        const { children, problems } = read(
+          names
+            .slice(0, many)
+            .map((name) => `${name}${sign}Year 1`)
+            .join('\n') + end,
+        )
+        expect([many, end, problems]).toEqual([many, end, []])
+        expect(children.map(({ name, year }) => [name, year])).toEqual(
+          names.slice(0, many).map((name) => [name, 'Year 1']),
+        )
+      }
+  },
+)
+
+test.each([
+  'Pupil Name',
+  'Full name',
+  'Forename',
+  'First names',
+  'Student',
+  'Legal Forename',
+  'Preferred Forename',
+])('a column headed “%s” holds the names', (heading) => {
+  expect(read(`UPN,${heading},Reg Group\nA1,Ama,1K\nA2,Bruno,1K`).children.map(({ name }) => name)).toEqual([
+    'Ama',
+    'Bruno',
+  ])
+})
+
+test('of a school’s export the name a child is called by is taken, and the surname for its initial', () => {
+  const text =
+    'Legal Surname,Legal Forename,Preferred Forename,NC Year,Telephone\nSmith,Eleanor,Ella,1,+44 1632 960000\n'
+  expect(read(text)).toMatchObject({
+    problems: [],
+    children: [{ name: 'Ella', initial: 'S', year: 'Year 1' }],
+  })
+  expect(read('Name,Telephone\nAma,=1+1').problems).toEqual([])
+  expect(read('Name,Initial\nAma,=1+1').problems).toMatchObject([{ kind: 'formula' }])
+})
+
+test('“Smith, Ella” in one cell is surname and first name', () => {
+  for (const text of ['Pupil Name,Year\n"Smith, Ella",1', 'Name;Year\nSmith, Ella;1', 'Name\n"Smith, Ella"'])
+    expect(read(text)).toMatchObject({ problems: [], children: [{ name: 'Ella', initial: 'S' }] })
 })
 
 test('ten thousand lines are no class list', () => {

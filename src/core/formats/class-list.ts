@@ -68,8 +68,7 @@ export function readTable(text: string): RawTable | ListProblem {
   if (lines > mostLines + 1 || text.length > mostCharacters)
     return { kind: 'too-many-lines', lines, most: mostLines }
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    delimitersToGuess: ['\t', ';', ','],
-    delimiter: /[\t;,]/.test(text) ? '' : '\t',
+    delimiter: delimiterOf(text),
   })
   const width = Math.max(...data.map((cells) => cells.length))
   const rows = data
@@ -77,19 +76,28 @@ export function readTable(text: string): RawTable | ListProblem {
       line: index + 1,
       cells: Array.from({ length: width }, (_, i) => (cells[i] ?? '').trim()),
     }))
-    .filter(({ cells, line }) => cells.some((cell) => cell !== '') || line < data.length)
+    .filter(({ cells }) => cells.some((cell) => cell !== ''))
   const named = rows[0].cells.map(columnByHeading)
   const hasHeader = named.includes('name')
   return {
     rows,
     hasHeader,
     columns: hasHeader
-      ? named.map((column) => column ?? 'ignore')
+      ? oneName(rows[0].cells, named)
       : guessColumns(
           rows.map(({ cells }) => cells),
           isSurnameFirst(text),
         ),
   }
+}
+
+/** What stands between the cells of most lines; of a list in one column a tab, which no name holds. */
+function delimiterOf(text: string): string {
+  const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '')
+  // What stands in quotes is part of a cell.
+  const bare = lines.map((line) => line.replace(/"[^"]*"/g, ''))
+  const between = (sign: string) => bare.filter((line) => line.includes(sign)).length * 2 > lines.length
+  return ['\t', ';', ','].find(between) ?? (bare.some((line) => line.includes(',')) ? ',' : '\t')
 }
 
 /** True if most lines read like “Smith, Ella”: a register's way of writing surname and first name. */
@@ -102,22 +110,24 @@ function isSurnameFirst(text: string): boolean {
 function columnByHeading(heading: string): Column | null {
   const word = heading.toLowerCase().replace(/[^a-z]/g, '')
   if (
-    [
-      'name',
-      'names',
-      'firstname',
-      'forename',
-      'child',
-      'pupil',
-      'children',
-      'knownas',
-      'preferredname',
-    ].includes(word)
+    /^(initials?|legal|preferred|pupil|student|child)*(surname|lastname|familyname)$|^initials?$/.test(word)
+  )
+    return 'initial'
+  if (
+    /name$|^names$|^(pupil|child|student|learner)s?$|^children$|^knownas$/.test(
+      word.replace(/forenames?$|names$/, 'name'),
+    )
   )
     return 'name'
-  if (['initial', 'surname', 'lastname', 'familyname'].includes(word)) return 'initial'
-  if (['year', 'yeargroup', 'grade'].includes(word)) return 'year'
+  if (/^(nc|nationalcurriculum|school)?(year|yr)(group)?$|^grade$/.test(word)) return 'year'
   return null
+}
+
+/** Of several columns with names the one that a class uses: what a child is called by, before what is on the register. */
+function oneName(headings: readonly string[], found: readonly (Column | null)[]): Column[] {
+  const names = found.flatMap((column, i) => (column === 'name' ? [i] : []))
+  const used = names.find((i) => /prefer|known/i.test(headings[i])) ?? names[0]
+  return found.map((column, i) => (column === 'name' && i !== used ? 'ignore' : (column ?? 'ignore')))
 }
 
 function guessColumns(rows: string[][], surnameFirst: boolean): Column[] {
@@ -160,8 +170,8 @@ export function readChildren(table: RawTable, present: readonly string[] = []): 
   const inClass = new Set(present.map(fold))
   for (const { line, cells } of rows) {
     const cell = (column: Column) => cells[table.columns.indexOf(column)] ?? ''
-    const name = cell('name').normalize('NFC').replace(/\s+/g, ' ')
-    const initial = cell('initial').normalize('NFC').slice(0, 1).toUpperCase()
+    const { name, surname } = namesIn(cell('name').normalize('NFC').replace(/\s+/g, ' '))
+    const initial = (cell('initial') || surname).normalize('NFC').slice(0, 1).toUpperCase()
     const yearText = cell('year')
     const key = fold(initial ? `${name} ${initial}` : name)
     const problem = problemOf()
@@ -170,7 +180,8 @@ export function readChildren(table: RawTable, present: readonly string[] = []): 
     if (!seen.has(key)) seen.set(key, line)
 
     function problemOf(): LineProblem | null {
-      const formula = cells.find((value) => /^[=+@]|^-\D/.test(value))
+      const used = cells.filter((_, i) => table.columns[i] !== 'ignore')
+      const formula = used.find((value) => /^[=+@]|^-\D/.test(value))
       if (formula !== undefined) return { line, kind: 'formula', value: formula.slice(0, 40) }
       if (name === '') return { line, kind: 'no-name' }
       if (name.length > longestName) return { line, kind: 'too-long', value: name.slice(0, 40) }
@@ -182,6 +193,12 @@ export function readChildren(table: RawTable, present: readonly string[] = []): 
     }
   }
   return { children, problems }
+}
+
+/** “Smith, Ella” in one cell: a register's way of writing surname and first name. */
+function namesIn(cell: string): { name: string; surname: string } {
+  const parts = /^([^,]+),\s*([^,]+)$/.exec(cell)
+  return parts ? { name: parts[2], surname: parts[1] } : { name: cell, surname: '' }
 }
 
 const fold = (name: string) => name.toLocaleLowerCase('en').normalize('NFC')
