@@ -176,6 +176,7 @@ export class Believed {
       ) as unknown as PlannedChild['rightAlone'],
       followed: this.followed(),
       yearGroup: this.year,
+      adultNear: false,
       notKnown: strandIds.filter(
         (strand) => !isKnown({ observations: this.observations(strand), sd: this.summary(strand).sd }),
       ),

@@ -81,6 +81,7 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
           followed: strandIds,
           yearGroup,
           notKnown: [],
+          adultNear: false,
         }))
       : [...believed.values()].map((one) => {
           const planned = one.planned()
@@ -183,7 +184,15 @@ export function liveTerm(seed: number, policyOf: () => Policy): TermOutcome {
         seatedBefore: [],
         kept: null,
         habits: noHabits,
-        room: { inventory: {}, played, marks: [], begun: strandIds.filter(followed), practised, day },
+        room: {
+          inventory: {},
+          bagged: [],
+          played,
+          marks: [],
+          begun: strandIds.filter(followed),
+          practised,
+          day,
+        },
       },
     })
     const levels = new Map<string, number[]>()

@@ -11,6 +11,7 @@ import { marksSince } from '@/data/queries/observations'
 import type { StoredGrouping } from '@/data/queries/groupings'
 import { playedIn, seatedSince } from '@/data/queries/held'
 import type { StoredSession } from '@/data/queries/sessions'
+import { bagsOf } from '@/data/queries/bags'
 import { inventoryOf } from '@/data/queries/shelf'
 import type { ClassScope } from '@/data/scope'
 import { childrenOf, type Child } from '../children'
@@ -43,8 +44,8 @@ function groupsOf(
         id: groupId,
         pennant,
         pupils: present.map((pupilId) => {
-          const { name, rightAlone, followed, yearGroup, notKnown } = byId.get(pupilId)!
-          return { id: pupilId, name, rightAlone, followed, yearGroup, notKnown }
+          const { name, rightAlone, followed, yearGroup, notKnown, adultNear } = byId.get(pupilId)!
+          return { id: pupilId, name, rightAlone, followed, yearGroup, notKnown, adultNear }
         }),
         pairs: present.map((pupilId) => pairs[pupilId] ?? null),
       }
@@ -56,16 +57,19 @@ function groupsOf(
 export async function readClass(scope: ClassScope) {
   const today = todayIn(scope.classroom.timeZone)
   const lately = addDays(today, -latelyDays)
-  const [children, inventory, played, seatedBefore, marks, habits, { leftAside, ownLevels }] =
+  const [children, inventory, bags, played, seatedBefore, marks, habits, { leftAside, ownLevels }] =
     await Promise.all([
       childrenOf(scope),
       inventoryOf(scope),
+      bagsOf(scope),
       playedIn(scope),
       seatedSince(scope, lately),
       marksSince(scope, lately),
       habitsOf(scope),
       houseStyleOf(scope),
     ])
+  // The item of a bag begins with whose bag it is.
+  const bagged = [...new Set([...bags.keys()].map((item) => item.split('/')[0]))].sort()
   const begun = offered(begunBy(children), leftAside)
   return {
     children,
@@ -74,7 +78,7 @@ export async function readClass(scope: ClassScope) {
       seatedBefore,
       kept: null,
       habits,
-      room: { inventory, played, marks, begun, practised: practisedBy(children), day },
+      room: { inventory, bagged, played, marks, begun, practised: practisedBy(children), day },
     }),
   }
 }

@@ -6,7 +6,7 @@ import type { PlannedVisit, ShortGame } from '@/core/planning/session/visits'
 import type { Conflict, PlanView } from '@/core/planning/session/work-out'
 import { Options } from '../options'
 import { Pennant } from '../pennant'
-import { oneDecimal, inHundred, many, zoneInShort } from '../words'
+import { inHundred, listed, many, oneDecimal, zoneInShort } from '../words'
 import type { At } from './placing'
 
 interface Changes {
@@ -217,6 +217,8 @@ function conflictInWords(conflict: Conflict): string {
       return `Too hard for ${conflict.children} of ${conflict.known}: right alone less than half the time.`
     case 'too-few':
       return `Needs at least ${many(conflict.least, 'child', 'children')}.`
+    case 'adult-near':
+      return `${listed(conflict.names)} ${conflict.names.length === 1 ? 'needs' : 'need'} an adult near. Set this station to “adult near”, or put the group with you.`
     case 'adult':
       return 'This game needs an adult there.'
     case 'adults':

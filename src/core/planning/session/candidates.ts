@@ -114,7 +114,7 @@ function candidateOf(
   }
 }
 
-/** Fit counts most; then that it ends in the slot; then that its strand was not practised of late; then that it is liked. */
+/** Fit counts most; then that it ends in the slot, that its strand was not practised of late, that its bag is packed, that it is liked. */
 export function worthOf(
   { game, levels, fit, strand }: Candidate,
   groups: readonly PlannedGroup[],
@@ -131,6 +131,7 @@ export function worthOf(
     ends.reduce((sum, share) => sum + Math.min(1, share / likelyEnough), 0) / Math.max(1, ends.length)
   const practised = room?.practised[strand]
   const fresh = practised === undefined ? 1 : Math.min(1, schoolDaysBetween(practised, room!.day) / longAgo)
-  // Liking decides among games that are as good.
-  return 2 * fit + finish + 0.5 * fresh + 0.2 * (likingOf(habits, game.id) - 0.5)
+  // A bag that is packed and liking decide among games that are as good.
+  const bagged = room?.bagged.includes(game.id) ? 0.3 : 0
+  return 2 * fit + finish + 0.5 * fresh + bagged + 0.2 * (likingOf(habits, game.id) - 0.5)
 }

@@ -19,6 +19,8 @@ export interface PlannedChild extends Learner {
   name: string
   /** Strands on which too little was seen to say how a level fits. */
   notKnown: readonly StrandId[]
+  /** An adult should be near wherever it plays. */
+  adultNear: boolean
 }
 
 /** What the levels of a game practise. */
@@ -62,6 +64,8 @@ export interface Figures {
 /** What the rules of the room are about beside the plan: the shelf, and what was played before. */
 export interface Room {
   inventory: Inventory
+  /** Games with a bag: what was printed for them is there. */
+  bagged: readonly string[]
   played: readonly Played[]
   marks: readonly MarksLately[]
   /** Strands that the class works on and at least half of it has begun: what a plan may offer of itself. */

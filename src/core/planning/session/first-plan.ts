@@ -1,10 +1,8 @@
-import { ownBand } from '../../evidence/fit'
 import { splitIntoSets } from '../../games/engine/sets'
-import { fitCost } from '../../grouping/problem/fit-cost'
+import { arranged, modeAt, withFewestClashes } from './arrange'
 import { againstInventory } from '../inventory'
 import { addDays, weekday, type Day } from '../calendar'
 import { materialsOf } from '../materials'
-import { rotate } from '../rotation'
 import { usualNoiseLimit } from '../plan/problem'
 import { isPrinted } from '../../things'
 import { usualAround } from '../timetable'
@@ -19,9 +17,8 @@ import {
 } from './candidates'
 import type { Figures, PlanContext, PlannedGroup, Room } from './context'
 import { atPace } from './paced'
-import type { Cell, Plan, PlannedStation, SessionFrame } from './plan'
+import type { Plan, PlannedStation, SessionFrame } from './plan'
 import { materialsAt } from './visits'
-import { bestRound } from './who-begins-where'
 
 /** As many stations as groups, but no more than this: a class has so many tables and one adult. */
 const mostStations = 6
@@ -102,46 +99,30 @@ export function firstPlan(
       chosen.push(possible.reduce((best, one) => (value(one) > value(best) + 1e-9 ? one : best)))
     }
   }
-  const adultFirst = [...chosen].sort((a, b) => Number(b.game.room.adult) - Number(a.game.room.adult))
-  const stations = adultFirst.map(({ game }, position): PlannedStation => ({
+  const slots = Math.min(frame.slots, chosen.length)
+  const seat = (games: readonly Candidate[]) =>
+    arranged(games, groups, { slots, slotMinutes, adults }, room, figures)
+  const together = (games: readonly Candidate[]) => goesWith(games, 0, groups, room, adults)
+  const { order, cells } = withFewestClashes(seat(chosen), seat, candidates.filter(cooled), together)
+  const stations = order.map(({ game }, position): PlannedStation => ({
     id: newId(),
     gameId: game.id,
-    mode: position >= adults ? 'own' : position === 0 ? 'adult-led' : 'adult-near',
+    mode: modeAt(position, adults),
     places: null,
   }))
-  const slots = Math.min(frame.slots, stations.length)
   return {
     day: nextSchoolDay(today),
     ...frame,
     slots,
     stations,
-    cells: cellsOf(adultFirst, stations, groups, { slots, slotMinutes }, figures),
+    cells: cells.map(({ slot, groupId, station }) => ({
+      slot,
+      groupId,
+      stationId: stations[station].id,
+      pinned: false,
+      levelId: null,
+    })),
   }
-}
-
-/** What a visit costs that is a clash; more than any misfit that is none. */
-const clashCost = 100
-
-/** Who is where when: everybody moves on by one, on the round that suits the groups best. */
-function cellsOf(
-  chosen: readonly Candidate[],
-  stations: readonly PlannedStation[],
-  groups: readonly PlannedGroup[],
-  { slots, slotMinutes }: Pick<SessionFrame, 'slots' | 'slotMinutes'>,
-  figures: Figures,
-): Cell[] {
-  const wrong = chosen.map((one) => misfits(one, groups, slotMinutes, figures))
-  const cost = groups.map((_, g) =>
-    chosen.map(({ at }, s) => (wrong[s].includes(g) ? clashCost : 0) + fitCost(at[g].success, ownBand)),
-  )
-  const round = bestRound(cost, slots)
-  return rotate(groups.length, stations.length, slots).map(({ slot, group, station }) => ({
-    slot,
-    groupId: groups[group].id,
-    stationId: stations[round[station]].id,
-    pinned: false,
-    levelId: null,
-  }))
 }
 
 /**

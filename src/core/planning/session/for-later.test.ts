@@ -25,7 +25,7 @@ function placedAt(step: string, yearGroup: YearGroup): PlannedChild {
   const rightAlone = Object.fromEntries(
     strandIds.map((strand) => [strand, summaryOf(on(strand), strand).rightAlone]),
   ) as Record<StrandId, number[]>
-  return { id: step, name: step, rightAlone, followed: ['add'], yearGroup, notKnown: [] }
+  return { id: step, name: step, rightAlone, followed: ['add'], yearGroup, notKnown: [], adultNear: false }
 }
 
 test.each(['Reception', 'Year 1', 'Year 2'] as const)(

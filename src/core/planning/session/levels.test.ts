@@ -25,7 +25,15 @@ function childAt(id: string, ability: number): PlannedChild {
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown: [] }
+  return {
+    id,
+    name: id,
+    rightAlone,
+    followed: strandIds,
+    yearGroup: 'Year 1',
+    notKnown: [],
+    adultNear: false,
+  }
 }
 
 const group = (abilities: number[], pairs?: (number | null)[]) => ({

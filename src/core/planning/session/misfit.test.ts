@@ -34,7 +34,7 @@ function child(id: string, ability: number, notKnown: StrandId[] = []): PlannedC
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown }
+  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown, adultNear: false }
 }
 
 /** One group at Landfall, at a level of choice, in a slot of twelve minutes. */

@@ -5,7 +5,7 @@ import { againstInventory, type Stocked } from '../inventory'
 import { materialsOf, type Need, type SlotDemand } from '../materials'
 import { isPrinted } from '../../things'
 import { timetable, type Timetable } from '../timetable'
-import type { Figures, PlanContext } from './context'
+import type { Figures, PlanContext, PlannedGroup } from './context'
 import type { Habits } from './habits'
 import { atPace } from './paced'
 import { misfitOf } from './levels'
@@ -21,6 +21,7 @@ export type Conflict =
   | { kind: 'nobody-in-zone'; slot: number; groupId: string; known: number }
   | { kind: 'too-hard'; slot: number; groupId: string; children: number; known: number }
   | { kind: 'too-few'; slot: number; groupId: string; least: number }
+  | { kind: 'adult-near'; slot: number; groupId: string; names: string[] }
   | RuleConflict
 
 export interface PlanView {
@@ -131,7 +132,7 @@ export function workOut(
     }),
     pairsStay: mode === 'pairs',
     adults: ruled?.adults ?? [],
-    conflicts: [...conflictsOf(plan, visits), ...(ruled?.conflicts ?? [])],
+    conflicts: [...conflictsOf(plan, visits), ...withoutAdultNear(plan, groups), ...(ruled?.conflicts ?? [])],
     gaps: ruled?.gaps ?? [],
     costs: ruled?.costs ?? [],
     showFirst: ruled ? showFirst(plan, groups, ruled.pasts) : [],
@@ -174,6 +175,19 @@ function conflictsOf(plan: Plan, visits: readonly PlannedVisit[]): Conflict[] {
     if (finishInSlot !== null && finishInSlot < likelyEnough)
       return [...found, { kind: 'too-long', slot, groupId, finishInSlot }]
     return found
+  })
+}
+
+/** Children whom an adult should be near, at stations where none is. */
+function withoutAdultNear(plan: PlacedPlan, groups: readonly PlannedGroup[]): Conflict[] {
+  const names = new Map(
+    groups.map(({ id, pupils }) => [id, pupils.filter(({ adultNear }) => adultNear).map(({ name }) => name)]),
+  )
+  return plan.cells.flatMap(({ slot, groupId, stationId }): Conflict[] => {
+    const alone = names.get(groupId) ?? []
+    return alone.length > 0 && stationAt(plan, stationId).mode === 'own'
+      ? [{ kind: 'adult-near', slot, groupId, names: alone }]
+      : []
   })
 }
 

@@ -38,7 +38,15 @@ function childAt(id: string, ability: number): PlannedChild {
       strandOf(strand).steps.map(({ difficulty }) => 1 / (1 + Math.exp(difficulty - ability))),
     ]),
   ) as Record<StrandId, number[]>
-  return { id, name: id, rightAlone, followed: strandIds, yearGroup: 'Year 1', notKnown: [] }
+  return {
+    id,
+    name: id,
+    rightAlone,
+    followed: strandIds,
+    yearGroup: 'Year 1',
+    notKnown: [],
+    adultNear: false,
+  }
 }
 
 /** A class in groups of three to six, some of whom have played some games in the weeks before. */
@@ -69,6 +77,7 @@ export function randomClass(chance: Chance): PlanContext & { room: Room } {
     habits: noHabits,
     room: {
       inventory: {},
+      bagged: [],
       played,
       marks: [],
       begun: strands,
