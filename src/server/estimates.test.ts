@@ -11,13 +11,23 @@ import { grouped, mark, newClass, openTestSchool, rowsOf, running, viewer } from
 
 openTestSchool()
 
+/** The first visit whose marks are about the very step that its first child works on. */
+async function visitAtItsStep(classId: string) {
+  const { page } = await running(classId)
+  for (const visit of page.visits) {
+    const { strands } = await childPage(viewer, { classId, pupilId: visit.children[0].id })
+    const { strand, step } = visit.step.place
+    if (strands.find((one) => one.strand === strand)?.estimate.workingStep === step) return { page, visit }
+  }
+  throw new Error('No visit is at the step its child works on.')
+}
+
 const newDevice = () => crypto.randomUUID()
 const later = (seconds: number) => `2026-11-24T09:00:${String(seconds).padStart(2, '0')}Z`
 
 test('marks move the estimate, and what is stored equals a rebuild from all records', async () => {
   const classId = await newClass()
-  const { page } = await running(classId)
-  const visit = page.visits[0]
+  const { page, visit } = await visitAtItsStep(classId)
   const [child] = visit.children
   const before = await childPage(viewer, { classId, pupilId: child.id })
   for (const judged of ['own', 'own', 'help', 'notYet'] as const)
@@ -99,8 +109,7 @@ test('house style: suggestions come from the class’s own way of deciding', asy
     classId,
     style: { movingUp: { by: 'count', own: 1, of: 1, days: 1 }, skipOrder: 'twos-fives-tens' },
   })
-  const { page } = await running(classId)
-  const [visit] = page.visits
+  const { visit } = await visitAtItsStep(classId)
   await recordMark(viewer, { classId, ...mark(visit.id, visit.children[0].id) })
   const kinds = async () =>
     (await progressPage(viewer, { classId })).suggestions
