@@ -109,7 +109,7 @@ test('marks and corrections of three days at once: few transactions, and what is
 test('a digital station: its tally weighs 0.8 at the step of its tasks, is kept as digital, and any device takes it back', async () => {
   const classId = await newClass()
   const { page } = await running(classId)
-  const visit = page.visits.find(({ slot }) => slot === 0)!
+  const visit = page.visits.find(({ slot, step }) => slot === 0 && step.place.strand === 'add')!
   const [{ id: pupilId }] = visit.children
   const play = crypto.randomUUID()
   const digital = {
