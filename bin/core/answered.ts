@@ -11,7 +11,18 @@ interface Answered {
   said: string
 }
 
-const refused = (said: string): Answered => ({ status: 2, out: '', said: `${said}\n` })
+/** What was given can be of any length, and hold line breaks: told on one line, cut where it is long. */
+const mostTold = 300
+const onOneLine = (text: string): string => {
+  const line = text.replace(/\s+/g, ' ').trim()
+  return line.length <= mostTold ? line : `${line.slice(0, mostTold)} …`
+}
+
+const refused = (...said: string[]): Answered => ({
+  status: 2,
+  out: '',
+  said: said.map((line) => `${onOneLine(line)}\n`).join(''),
+})
 
 /** Answers one verb. @param read the input, read only where there is such a verb; empty: none is given */
 export async function answered(name: string | undefined, read: () => Promise<string>): Promise<Answered> {
@@ -30,8 +41,6 @@ export async function answered(name: string | undefined, read: () => Promise<str
     return { status: 0, out: `${JSON.stringify(await verb(input))}\n`, said: '' }
   } catch (error) {
     if (!(error instanceof z.ZodError)) return { status: 1, out: '', said: `${(error as Error).stack}\n` }
-    return refused(
-      error.issues.map(({ path, message }) => `${path.join('.') || 'input'}: ${message}`).join('\n'),
-    )
+    return refused(...error.issues.map(({ path, message }) => `${path.join('.') || 'input'}: ${message}`))
   }
 }

@@ -191,3 +191,19 @@ test('what comes slowly and is large is read to its end', async () => {
   expect(await ended).toBe(0)
   expect(JSON.parse(out)).toHaveProperty('mean')
 })
+
+test('what is refused is told on one line of no great length each, whatever was given', async () => {
+  const told = async (verb: string, input: string) => {
+    const { status, said } = await answered(verb, () => Promise.resolve(input))
+    expect(status).toBe(2)
+    return said
+  }
+  for (const said of [
+    await told('y'.repeat(1_000_000), '{}'),
+    await told('measure', '{"game":\n\n nothing\n}'),
+    await told('measure', JSON.stringify({ game: 'z'.repeat(1_000_000) })),
+  ]) {
+    expect(said.split('\n')).toHaveLength(2)
+    expect(said.length).toBeLessThan(400)
+  }
+})

@@ -42,6 +42,7 @@ test('slips: fifteen minus eight, likeliest first, never the right answer', () =
   const { slips } = slipsOf({ item: { op: 'subtract', a: 15, b: 8, answer: 7 } })
   expect(slips[0]).toEqual({ answer: 13, reason: 'smaller-from-larger' })
   expect(slips.map(({ answer }) => answer)).not.toContain(7)
+  expect(() => slipsOf({ item: { op: 'add', a: 2, b: 2, answer: 5 } })).toThrow(/not the right one/)
 })
 
 test('bad input names its field', () => {

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { gameIdSchema, gameOf, usualLevel, type AnyGame } from '@/core/games'
 import { auto, newRound, sceneOf, type RoundEvent } from '@/core/games/engine/round'
 import { demonstrate } from '@/core/games/engine/demonstration'
-import { practiceItemSchema, slips } from '@/core/skills'
+import { isTrue, practiceItemSchema, slips } from '@/core/skills'
 import type { Viewer } from '@/core/table'
 
 /** A game with rules: a level by its id, or the game's own parameters; neither: the first level. */
@@ -86,5 +86,8 @@ export function demonstration(input: unknown) {
 
 /** Wrong answers that are likely, likeliest first. */
 export const slipsOf = (input: unknown) => ({
-  slips: slips(z.object({ item: practiceItemSchema }).parse(input).item),
+  slips: slips(
+    z.object({ item: practiceItemSchema.refine(isTrue, 'The answer is not the right one.') }).parse(input)
+      .item,
+  ),
 })

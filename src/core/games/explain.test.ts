@@ -53,7 +53,7 @@ test('a card of rows is five by five at most, as is asked of Year 2: 2.OA.C.4, f
 })
 
 test.each([
-  ['sharing', [4, 3], '12 shared by 4 = ?', '12 ÷ 4 = 3', 'share-12'],
+  ['sharing', [4, 3], '12 shared between 4 = ?', '12 ÷ 4 = 3', 'share-12'],
   ['odd-or-even', [9], '9 is ?', '9 is odd', 'odd-even-10'],
   ['equal-groups', [5, 4], '4 groups of 5 = ?', '4 groups of 5 = 20', 'equal-groups-20'],
   ['halves', [7], 'half of 14 = ?', 'half of 14 = 7', 'half-20'],

@@ -332,7 +332,7 @@ export function itemAsked(item: PracticeItem): string {
     case 'factor':
       return `${item.part} × ? = ${item.whole}`
     case 'share':
-      return `${item.total} shared by ${item.among} = ?`
+      return `${item.total} shared between ${item.among} = ?`
     case 'groups':
       return `${groupsInWords(item)} = ?`
     case 'part-of':
