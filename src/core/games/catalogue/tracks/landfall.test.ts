@@ -115,3 +115,10 @@ test('a prediction is asked for once a player, before the first go', () => {
   }
   expect(asked).toEqual([0, 1])
 })
+
+test('a bounce onto the same square is counted square by square, there and back', () => {
+  const near = { ...landfall.setup(params({ finish: 'bounce' }), 1), positions: [8] }
+  const { next, events } = go(near, die(4))
+  expect(next.positions).toEqual([8])
+  expect(events).toContainEqual({ kind: 'moved', player: 0, from: 8, to: 8, squares: 4 })
+})

@@ -109,13 +109,16 @@ function play(state: State, move: Move | null, sink?: Sink): State {
     const beyond = move.squares - towards
     tell(sink, params, player, from, towards, beyond === 0 ? state.thrown : [towards])
     let to = step(params, from, towards)
+    let squares = towards
     if (beyond > 0 && params.finish === 'bounce') {
       // Reflected at the goal, and never further back than the start.
       const back = Math.min(beyond, Math.abs(params.goal - params.start))
       tell(sink, params, player, to, -back, [back])
       to = step(params, to, -back)
+      squares += back
     }
-    if (to !== from) sink?.({ kind: 'moved', player, from, to, squares: move.squares })
+    // There and back onto the same square is a move too.
+    if (squares > 0) sink?.({ kind: 'moved', player, from, to, squares })
     positions = replaced(positions, player, to)
   }
   const ended = positions[player] === params.goal
