@@ -109,9 +109,10 @@ test('the pile is one PDF with as many pages, fonts embedded, nothing raster, an
     expect(Math.abs(shown.width - printed.width)).toBeLessThanOrEqual(2)
     expect(Math.abs(shown.height - printed.height)).toBeLessThanOrEqual(2)
     const { mean, ink } = compared(shown, printed)
-    // There is something to be seen, and two programs that smooth edges differently differ by a few of 255.
+    // There is something to be seen, and two programs that smooth edges differently differ by a few of 255; on a side of
+    // rules nearly all ink is the edge of a letter.
     expect(ink).toBeGreaterThan(1)
-    expect(mean).toBeLessThan(Math.max(1.5, ink * 0.35))
+    expect(mean).toBeLessThan(Math.max(1.5, ink * 0.4))
   }
   await person.driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
     width: 1280,

@@ -76,11 +76,6 @@ export function StationColumn({
       {onMissing && station.inBag.length > 0 && (
         <MissingThings things={station.inBag} onMissing={onMissing} />
       )}
-      {[...new Set(visits.flatMap(({ texts }) => texts.cautions))].map((caution) => (
-        <p key={caution} className="caution tiny">
-          {caution}
-        </p>
-      ))}
       {visits.length === 0 && <p className="muted small">Empty in this slot.</p>}
       {visits.map((visit) => (
         <div key={visit.id} className="visit-rows">
@@ -135,6 +130,12 @@ export function StationColumn({
             </div>
           ))}
         </div>
+      ))}
+      {/* Below the rows: they stay where a finger finds them. */}
+      {[...new Set(visits.flatMap(({ texts }) => texts.cautions))].map((caution) => (
+        <p key={caution} className="caution tiny">
+          {caution}
+        </p>
       ))}
     </section>
   )
