@@ -104,11 +104,24 @@ test.each([
   'Student',
   'Legal Forename',
   'Preferred Forename',
+  'Child’s name',
 ])('a column headed “%s” holds the names', (heading) => {
   expect(read(`UPN,${heading},Reg Group\nA1,Ama,1K\nA2,Bruno,1K`).children.map(({ name }) => name)).toEqual([
     'Ama',
     'Bruno',
   ])
+})
+
+test('names of parents, teachers and schools are not the children’s', () => {
+  for (const heading of [
+    'Teacher name',
+    'Class name',
+    'School name',
+    'Emergency contact name',
+    'Middle name',
+    'Username',
+  ])
+    expect(read(`${heading},Pupil name\nMs Lee,Ama`).children.map(({ name }) => name)).toEqual(['Ama'])
 })
 
 test('of a school’s export the name a child is called by is taken, and the surname for its initial', () => {

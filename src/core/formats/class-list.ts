@@ -109,16 +109,13 @@ function isSurnameFirst(text: string): boolean {
 
 function columnByHeading(heading: string): Column | null {
   const word = heading.toLowerCase().replace(/[^a-z]/g, '')
+  if (/(surname|lastname|familyname)$|^initials?$/.test(word)) return 'initial'
+  // Whose name it is: of a parent, a teacher or a school there are names too.
   if (
-    /^(initials?|legal|preferred|pupil|student|child)*(surname|lastname|familyname)$|^initials?$/.test(word)
-  )
-    return 'initial'
-  if (
-    /name$|^names$|^(pupil|child|student|learner)s?$|^children$|^knownas$/.test(
-      word.replace(/forenames?$|names$/, 'name'),
-    )
+    /^(full|first|fore|given|legal|preferred|known|chosen|pupil|student|child|learner|s)*names?$/.test(word)
   )
     return 'name'
+  if (/^(pupil|student|child|learner|children)s?$|^knownas$/.test(word)) return 'name'
   if (/^(nc|nationalcurriculum|school)?(year|yr)(group)?$|^grade$/.test(word)) return 'year'
   return null
 }

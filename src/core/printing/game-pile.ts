@@ -4,7 +4,7 @@ import { materialsOf } from '../planning/materials'
 import { bagOf } from './bag'
 import type { Pile } from './item'
 
-/** Everything for a game at one level: a task card for each set of children, then the things of paper. */
+/** Everything for a game at one level: a task card for every two sets of children, then the things of paper. */
 export function gamePile(
   game: AnyGame,
   level: { id: string; title: string; params: unknown },

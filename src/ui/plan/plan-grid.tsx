@@ -218,7 +218,7 @@ function conflictInWords(conflict: Conflict): string {
     case 'too-few':
       return `Needs at least ${many(conflict.least, 'child', 'children')}.`
     case 'adult-near':
-      return `${listed(conflict.names)} ${conflict.names.length === 1 ? 'needs' : 'need'} an adult near. Set this station to “adult near”, or put the group with you.`
+      return `${listed(conflict.names)} ${conflict.names.length === 1 ? 'needs' : 'need'} an adult near. Set this station to “adult near”, or swap it for one with an adult.`
     case 'adult':
       return 'This game needs an adult there.'
     case 'adults':

@@ -1,3 +1,4 @@
+import { listed } from '../words'
 import type { Notable } from '@/core/games/engine/round'
 import type { PracticeItem, SlipReason } from '@/core/skills'
 import { stepWords } from '@/core/skills/item'
@@ -154,9 +155,7 @@ export function winnersInWords(winners: readonly number[], players: number): str
   if (winners.length === players) return 'You have all won.'
   if (winners.length === 0) return 'Nobody has won this time.'
   const names = winners.map((winner) => `Player ${winner + 1}`)
-  return names.length === 1
-    ? `${names[0]} has won.`
-    : `${names.slice(0, -1).join(', ')} and ${names.at(-1)} have won together.`
+  return names.length === 1 ? `${names[0]} has won.` : `${listed(names)} have won together.`
 }
 
 /** What was done, in a sentence about the player. */

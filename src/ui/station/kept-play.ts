@@ -14,7 +14,11 @@ const keyFor = (visitId: string, pupilId: string) => `islands-play-${visitId}-${
 export function keptPlay(visitId: string, pupilId: string): Play | null {
   try {
     const kept = localStorage.getItem(keyFor(visitId, pupilId))
-    return kept === null ? null : (JSON.parse(kept) as Play)
+    if (kept === null) return null
+    const play = JSON.parse(kept) as Play
+    // One that was kept before a round said who has won.
+    const round = { ...play.trying.round, winners: play.trying.round.winners ?? [] }
+    return { ...play, trying: { ...play.trying, round } }
   } catch {
     return null
   }

@@ -1,11 +1,11 @@
 import { ownBand } from '../../evidence/fit'
 import { fitCost } from '../../grouping/problem/fit-cost'
 import { rotate } from '../rotation'
-import { misfits, type Candidate } from './candidates'
-import type { Figures, PlannedGroup, Room } from './context'
+import type { Candidate } from './candidates'
+import type { PlannedGroup } from './context'
 import type { SessionFrame, StationMode } from './plan'
 import { bestRound } from './who-begins-where'
-import { comingTo, orderOfNeed } from './who-is-led'
+import { comingTo } from './who-is-led'
 
 /** Who is where when, with games at stations. */
 export interface Arrangement {
@@ -30,17 +30,18 @@ export const modeAt = (position: number, adults: number): StationMode =>
 /**
  * Everybody moves on by one, on the round that suits the groups best: who needs the teacher most comes to the station
  * she leads.
+ * @param need groups by how much they need her, see `orderOfNeed`
+ * @param misfitsAt groups, by their place, for which a game would be a clash
  */
 export function arranged(
   games: readonly Candidate[],
   groups: readonly PlannedGroup[],
-  { slots, slotMinutes, adults }: Pick<SessionFrame, 'slots' | 'slotMinutes' | 'adults'>,
-  room: Room | null,
-  figures: Figures,
+  { slots, adults }: Pick<SessionFrame, 'slots' | 'adults'>,
+  need: readonly PlannedGroup[],
+  misfitsAt: (one: Candidate) => readonly number[],
 ): Arrangement {
   const order = [...games].sort((a, b) => Number(b.game.room.adult) - Number(a.game.room.adult))
   const led = adults > 0 ? comingTo(groups.length, order.length, slots, slots - 1) : []
-  const need = orderOfNeed(groups, room, led.length)
   const toTeacher = need.slice(0, led.length)
   const others = groups.filter((group) => !toTeacher.includes(group))
   // By place on the round: those who come to the teacher stand where she is come to.
@@ -48,7 +49,7 @@ export function arranged(
     const at = led.indexOf(place)
     return at >= 0 ? toTeacher[at] : others.shift()!
   })
-  const wrong = order.map((one) => misfits(one, groups, slotMinutes, figures))
+  const wrong = order.map(misfitsAt)
   const cost = onRound.map((group, place) => {
     const g = groups.indexOf(group)
     return order.map(
@@ -77,7 +78,7 @@ export function arranged(
 /**
  * Puts another game in the place of one as long as that makes fewer clashes: no warning is left that a single game open to
  * the class would have taken away.
- * @param open games in place of which none is told, those first that should be taken first
+ * @param open games that may be taken
  */
 export function withFewestClashes(
   start: Arrangement,

@@ -5,6 +5,7 @@ import { addDays, weekday, type Day } from '../calendar'
 import { materialsOf } from '../materials'
 import { usualNoiseLimit } from '../plan/problem'
 import { isPrinted } from '../../things'
+import { comingTo, orderOfNeed } from './who-is-led'
 import { usualAround } from '../timetable'
 import {
   candidatesFor,
@@ -100,8 +101,15 @@ export function firstPlan(
     }
   }
   const slots = Math.min(frame.slots, chosen.length)
+  const places = comingTo(groups.length, chosen.length, slots, slots - 1).length
+  const need = orderOfNeed(groups, room, places)
+  const wrong = new Map<Candidate, number[]>()
   const seat = (games: readonly Candidate[]) =>
-    arranged(games, groups, { slots, slotMinutes, adults }, room, figures)
+    arranged(games, groups, { slots, adults }, need, (one) => {
+      const found = wrong.get(one) ?? misfits(one, groups, slotMinutes, figures)
+      wrong.set(one, found)
+      return found
+    })
   const together = (games: readonly Candidate[]) => goesWith(games, 0, groups, room, adults)
   const { order, cells } = withFewestClashes(seat(chosen), seat, candidates.filter(cooled), together)
   const stations = order.map(({ game }, position): PlannedStation => ({

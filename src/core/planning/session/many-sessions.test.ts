@@ -1,7 +1,7 @@
 import { seededChance } from '../../chance/chance'
 import { rounds } from '../../testing/rounds'
 import { addDays } from '../calendar'
-import { candidatesFor, cooledDown, misfits } from './candidates'
+import { candidatesFor, cooledDown } from './candidates'
 import type { PlannedGroup } from './context'
 import { nextSchoolDay } from './first-plan'
 import type { Played } from './past'
@@ -23,7 +23,7 @@ const playedBy = ({ day, stations, cells }: WholePlan, groups: readonly PlannedG
 const isClash = (kind: string) => kind === 'too-long' || kind === 'too-hard' || kind === 'nobody-in-zone'
 
 test(`over ${rounds(32)} random classes and twelve sessions in three weeks: no warning that another open game would have avoided, every group led in any five sessions, the neediest most`, () => {
-  let [sessions, clashes, hard] = [0, 0, 0]
+  let [sessions, clashes, withClash, tried] = [0, 0, 0, 0]
   for (let seed = 1; seed <= rounds(32); seed++) {
     const context = randomClass(seededChance(seed))
     const { groups } = context.grouping
@@ -49,16 +49,21 @@ test(`over ${rounds(32)} random classes and twelve sessions in three weeks: no w
       const { conflicts } = workOut(plan, now, figures)
       sessions++
       clashes += conflicts.filter(({ kind }) => isClash(kind)).length
-      // A visit that is a clash would be one at any game that is open beside those planned.
-      const open = candidatesFor(groups, context.grouping, now.room, figures).filter(cooledDown(now.room))
-      const free = open.filter(({ game }) => !plan.stations.some(({ gameId }) => gameId === game.id))
-      const suitsAll = free.filter((one) => misfits(one, groups, plan.slotMinutes, figures).length === 0)
-      const quiet = suitsAll.filter(
-        ({ game }) => game.room.noise === 0 && game.room.floor === 0 && !game.room.adult,
-      )
       if (conflicts.some(({ kind }) => isClash(kind))) {
-        hard++
-        expect([seed, session, quiet.map(({ game }) => game.id)]).toEqual([seed, session, []])
+        withClash++
+        // Another open game at one station, all else as it is: no plan with fewer warnings comes of it.
+        const open = candidatesFor(groups, context.grouping, now.room, figures)
+          .filter(cooledDown(now.room))
+          .filter(({ game }) => !plan.stations.some(({ gameId }) => gameId === game.id))
+        const better = plan.stations.flatMap((station) =>
+          open.flatMap(({ game }) => {
+            const stations = plan.stations.map((one) => (one === station ? { ...one, gameId: game.id } : one))
+            const told = workOut({ ...plan, stations }, now, figures).conflicts
+            tried++
+            return told.length < conflicts.length ? [`${game.id} for ${station.gameId}`] : []
+          }),
+        )
+        expect([seed, session, better]).toEqual([seed, session, []])
       }
       const first = plan.stations.find(({ mode }) => mode === 'adult-led')!
       led.push(plan.cells.filter(({ stationId }) => stationId === first.id).map(({ groupId }) => groupId))
@@ -73,7 +78,9 @@ test(`over ${rounds(32)} random classes and twelve sessions in three weeks: no w
     const most = Math.max(...groups.map(({ id }) => times(id)))
     expect([seed, times(needy.id)]).toEqual([seed, most])
   }
-  process.stdout.write(`sessions in a row: ${sessions}, with a clash ${hard}, clashes ${clashes}\n`)
+  process.stdout.write(
+    `sessions in a row: ${sessions}, with a clash ${withClash}, clashes ${clashes}, changes tried ${tried}\n`,
+  )
 })
 
 test('a child that needs an adult near is told by name where none is, and nowhere else', () => {

@@ -70,9 +70,15 @@ export function pastOf(
 
 /** School days since the day from which on that share of the children did it; null: too few ever did. */
 function agoForShare(rows: readonly Played[], children: number, share: number, day: Day): number | null {
+  const since = dayOfShare(rows, children, share)
+  return since === null ? null : Math.max(0, schoolDaysBetween(since, day))
+}
+
+/** The last day by which that share of the children did it, each on their own last day; null: too few ever did. */
+export function dayOfShare(rows: readonly Played[], children: number, share: number): Day | null {
   const last = new Map<string, Day>()
   for (const row of rows) if (row.day > (last.get(row.pupilId) ?? '')) last.set(row.pupilId, row.day)
   const days = [...last.values()].sort().reverse()
   const wanted = Math.max(1, Math.ceil(share * children))
-  return days.length < wanted ? null : Math.max(0, schoolDaysBetween(days[wanted - 1], day))
+  return days[wanted - 1] ?? null
 }

@@ -1,10 +1,11 @@
 import { rotate } from '../rotation'
 import type { PlannedGroup, Room } from './context'
-import { pastOf } from './past'
+import { dayOfShare, pastOf } from './past'
 
 /** Within so many sessions every group is with the teacher, where she can get round to all of them. */
 const withinSessions = 5
-/** How sure of its steps a group is, on its own strand: what it gets right alone, on average. */
+
+/** How sure a group is: what it gets right alone, on average over the strands it works on. */
 const rightAlone = ({ pupils }: PlannedGroup): number => {
   const shares = pupils.flatMap(({ rightAlone: by, followed }) =>
     followed.flatMap((strand) => by[strand] ?? []),
@@ -13,7 +14,8 @@ const rightAlone = ({ pupils }: PlannedGroup): number => {
 }
 
 /**
- * The order in which groups come to the teacher: who waits too long, and of the others the neediest every time. Needy is
+ * The order in which groups come to the teacher: the neediest every time, as long as the others still get round,
+ * then who has waited longest. Needy is
  * who had most “not yet” lately; of those that had as many, who gets least right alone.
  * @param places how many groups she leads in a session
  */
@@ -28,7 +30,7 @@ export function orderOfNeed(
     const led =
       room?.played.filter(({ mode, pupilId }) => mode === 'adult-led' && ids.includes(pupilId)) ?? []
     const { notYet } = pastOf(ids, room?.played ?? [], room?.marks ?? [], room?.day ?? '')
-    const last = lastDayOfHalf(led, ids.length)
+    const last = dayOfShare(led, ids.length, 0.5)
     return {
       group,
       notYet,
@@ -43,14 +45,6 @@ export function orderOfNeed(
   const othersInTime = places > 1 && Math.ceil((groups.length - 1) / (places - 1)) < withinSessions
   const first = othersInTime ? [byNeed[0]] : []
   return [...new Set([...first, ...byWait])].map(({ group }) => group)
-}
-
-/** The day since which at least half of so many children were there; null: they were not. */
-function lastDayOfHalf(rows: readonly { pupilId: string; day: string }[], children: number): string | null {
-  const last = new Map<string, string>()
-  for (const { pupilId, day } of rows) if (day > (last.get(pupilId) ?? '')) last.set(pupilId, day)
-  const days = [...last.values()].sort().reverse()
-  return days[Math.max(1, Math.ceil(children / 2)) - 1] ?? null
 }
 
 /** Places on the round whose groups come to the station at place `station` within the slots. */

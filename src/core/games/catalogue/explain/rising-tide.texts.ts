@@ -14,7 +14,7 @@ export const risingTideTexts = (params: Params): LevelTexts => {
       ['turn', 'Turn a card.'],
       ['say', 'Say the answer.'],
       ['check', 'A friend checks.'],
-      ['write', `${misses === 2 ? 'Two' : misses} mistakes or fewer? On. Else mark your best.`],
+      ['write', `${misses === 2 ? 'Two' : misses} mistakes or fewer? Go on. More? Mark your best.`],
     ],
     rules: [
       `Answer ${questions} cards, one after another, before the time is up. A friend, a number line or a table square says if each is right.`,

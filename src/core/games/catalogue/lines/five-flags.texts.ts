@@ -31,10 +31,11 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
     ],
   }[rule]
   const line = ['', '', '', 'three', 'four', 'five', 'six'][size]
+  const lineInFull = `${line[0].toUpperCase()}${line.slice(1)} in a line`
   return {
     setUp: `${board === 'own' ? `A card of ${size} by ${size} for each child` : `One card of ${size} by ${size} for all`}, ${cards ? 'a pack of number cards' : device.thing}, counters${board === 'shared' ? ' in two colours: two children, or two teams' : ''}.`,
     start: free ? 'Cover the free space in the middle.' : 'All spaces are open.',
-    end: `The first with ${line} in a line wins: across, down or corner to corner. Several on one call all win; all full and no line, and the most spaces wins.`,
+    end: `The first with ${line} in a line wins: across, down or corner to corner. A line for several on the same call? They all win. All full and no line? Most spaces wins.`,
     steps: [
       cards ? ['turn', 'Turn two cards.'] : dice ? ['roll', 'Roll the dice.'] : device.step,
       [
@@ -47,9 +48,7 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
       ],
       movement === 'none' ? ['look', 'Find it on the card.'] : ['hop', 'Do that many, at your pace.'],
       ['cover', 'Cover one space. You choose.'],
-      caller === 'all'
-        ? ['check', `${line} in a line? Call “Line!”`.replace(line, line[0].toUpperCase() + line.slice(1))]
-        : ['pass', 'Pass it on.'],
+      caller === 'all' ? ['check', `${lineInFull}? Call “Line!”`] : ['pass', 'Pass it on.'],
     ],
     rules: [
       `${use}. ${work}${work === '' ? '' : ' '}Say it: “${example}”.`,
@@ -68,7 +67,7 @@ export const fiveFlagsTexts = (params: Params): LevelTexts => {
         : none === 'act-again'
           ? 'No such space? Move, then try again.'
           : 'No such space? Wait for the next call.',
-      `${line[0].toUpperCase()}${line.slice(1)} in a line wins.`,
+      `${lineInFull} wins.`,
     ],
     lookFors: [
       {

@@ -35,7 +35,7 @@ export const perchTexts = (params: Params): LevelTexts => {
   return {
     setUp: `The perches in the middle, ${thing}, ${tokens} birds in a colour for each child.`,
     start: 'All the perches are empty. The youngest begins.',
-    end: `The first with all ${tokens} birds on perches wins. All the perches safe before that? Most birds on perches wins.`,
+    end: `The first with all ${tokens} birds on perches wins. All the perches safe before that? Most birds on perches wins; if it’s equal, you share it.`,
     steps: [
       step,
       ['say', 'Say the number.'],

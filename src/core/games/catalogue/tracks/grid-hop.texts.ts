@@ -58,9 +58,7 @@ export const gridHopTexts = (params: Params): LevelTexts => {
     easier: 'Do the tens moves; an adult does the ones.',
     harder: 'Plan two goes ahead: say what you hope to roll.',
     stuck: 'Point one square straight down and read both numbers. What has changed?',
-    finishEarly: down
-      ? `Start at ${to} and go up to ${from}.`
-      : `Start at ${from + goal} and go back to ${from}.`,
+    finishEarly: `Start at ${to} and go ${down ? 'up' : 'back'} to ${from}.`,
     talk: 'Why did you choose tens this time?',
     cautions: [smallParts],
     home: 'Write 1 to 100 in ten rows, and use two buttons and a die.',

@@ -13,7 +13,7 @@ export const harbourGuardTexts = (params: Params): LevelTexts => {
     steps: [
       ['choose', 'Choose a boat.'],
       ['say', 'Say the sum.'],
-      ['move', `Tens: up or down. Ones: left or right.`],
+      ['move', 'Tens: up or down. Ones: left or right.'],
       ['check', 'Land on your friend’s harbour to win.'],
       record ? ['write', 'Write the sum.'] : ['pass', 'Pass it on.'],
     ],
