@@ -4,6 +4,7 @@ import { games, gameOf } from '@/core/games'
 import { gamePile } from '@/core/printing/game-pile'
 import type { Page } from '@/core/printing/pack'
 import { pagesOf as pagesOfJob } from '@/core/printing/pages'
+import { placedTexts } from '@/core/printing/testing/placed-texts'
 import { taskCard, taskCardForms } from '@/core/printing/sheets/task-card'
 import { widthOf } from '@/core/printing/text'
 import type { Mark, Tone } from '@/core/drawing/marks'
@@ -16,18 +17,6 @@ import { readPdf, type ReadPdf } from './testing/read'
 /** What another program reads from the PDF of these pages. */
 const read = (pages: readonly Pick<Page, 'width' | 'height' | 'marks'>[], title = 'Test') =>
   readPdf(pdfOf(title, pages))
-
-type Text = Extract<Mark, { op: 'text' }>
-
-/** Every text of these marks, at its place on the whole. */
-const textsIn = (marks: readonly Mark[], x = 0, y = 0): Text[] =>
-  marks.flatMap((mark) =>
-    mark.op === 'group'
-      ? textsIn(mark.marks, x + mark.x, y + mark.y)
-      : mark.op === 'text'
-        ? [{ ...mark, x: mark.x + x, y: mark.y + y }]
-        : [],
-  )
 
 const levelOf = (game: string, level: string) => {
   const found = gameOf(game)
@@ -222,7 +211,7 @@ test('on every task card of every form nothing stands outside the card', () => {
     game.levels.flatMap((level) =>
       taskCardForms.flatMap((form) => {
         const card = taskCard(game, level.title, level.params, form)
-        return textsIn(card.marks).flatMap(({ x, y, text, size, heavy, starts }) => {
+        return placedTexts(card.marks).flatMap(({ x, y, text, size, heavy, starts }) => {
           const width = widthOf(text, { size, heavy })
           const [from, to] = starts ? [x, x + width] : [x - width / 2, x + width / 2]
           const inside =

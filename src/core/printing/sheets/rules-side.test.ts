@@ -1,20 +1,8 @@
-import type { Mark } from '../../drawing/marks'
 import { games } from '../../games'
 import { textsOf } from '../../games/texts'
+import { placedTexts } from '../testing/placed-texts'
 import { widthOf } from '../text'
 import { taskCard, taskCardForms, taskCardWithRules } from './task-card'
-
-type Text = Extract<Mark, { op: 'text' }>
-
-/** Texts with the place they come to stand at. */
-const textsIn = (marks: readonly Mark[], x = 0, y = 0): Text[] =>
-  marks.flatMap((mark) =>
-    mark.op === 'group'
-      ? textsIn(mark.marks, x + mark.x, y + mark.y)
-      : mark.op === 'text'
-        ? [{ ...mark, x: x + mark.x, y: y + mark.y }]
-        : [],
-  )
 
 const levels = games.flatMap((game) => game.levels.map((level) => ({ game, level })))
 
@@ -27,7 +15,7 @@ test.each(taskCardForms)(
     const faults = levels.flatMap(({ game, level }) => {
       const pieces = taskCardWithRules(game, level.title, level.params, form)
       const said = pieces
-        .flatMap(({ marks }) => textsIn(marks))
+        .flatMap(({ marks }) => placedTexts(marks))
         .map(({ text }) => text)
         .join(' ')
       const { setUp, start, rules, end } = textsOf(game.id, level.params)
@@ -46,7 +34,7 @@ test.each(taskCardForms)('nothing on it, %s, runs over the edge or is too small 
     // Folded, the rules are the right half of the one piece; else a piece of their own.
     const folded = pieces.length === 1
     const [left, right] = folded ? [0, front.width] : [-front.width / 2, front.width / 2]
-    const texts = textsIn(pieces.at(-1)!.marks).filter(({ x }) => !folded || x > 0)
+    const texts = placedTexts(pieces.at(-1)!.marks).filter(({ x }) => !folded || x > 0)
     expect(texts.length).toBeGreaterThan(8)
     return texts.flatMap(({ x, y, text, size, heavy }) =>
       x >= left &&
